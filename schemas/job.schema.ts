@@ -1,0 +1,363 @@
+/**
+ * The one source of the job file: `npm run generate:job-file` makes from it the JSON Schema, the TypeScript types and
+ * the compiled validators. What each part means to a user is in docs/job-file.md.
+ */
+
+type Schema = Record<string, unknown>;
+
+const text = (maxLength = 400): Schema => ({ type: 'string', maxLength });
+const words: Schema = text(4000);
+const name: Schema = { type: 'string', minLength: 1, maxLength: 200 };
+const flag: Schema = { type: 'boolean' };
+const uuid: Schema = { type: 'string', format: 'uuid' };
+const time: Schema = { type: 'string', format: 'date-time' };
+const oneOf = (...values: string[]): Schema => ({ type: 'string', enum: values });
+const listOf = (items: Schema, maxItems = 1000): Schema => ({ type: 'array', items, maxItems });
+const ref = (definition: string): Schema => ({ $ref: `#/definitions/${definition}` });
+
+function object(required: Record<string, Schema>, optional: Record<string, Schema> = {}): Schema {
+  return {
+    type: 'object',
+    properties: { ...required, ...optional },
+    required: Object.keys(required),
+    additionalProperties: false,
+  };
+}
+
+const unitKeys = [
+  'ohm',
+  'volt',
+  'ampere',
+  'watt',
+  'celsius',
+  'kelvin',
+  'litre',
+  'litrePerMinute',
+  'cubicMetrePerHour',
+  'pascal',
+  'percent',
+  'ppm',
+  'hertz',
+  'second',
+  'millimetre',
+];
+
+const measured: Schema = {
+  ...object({}, Object.fromEntries(unitKeys.map((key) => [key, { type: 'number' }]))),
+  minProperties: 1,
+  maxProperties: 1,
+};
+
+const value: Schema = {
+  ...object(
+    {},
+    {
+      ...Object.fromEntries(unitKeys.map((key) => [key, { type: 'number' }])),
+      overRange: { type: 'boolean', const: true },
+      above: ref('measured'),
+      basis: oneOf('gross', 'net'),
+    },
+  ),
+  minProperties: 1,
+  dependencies: { above: ['overRange'] },
+  if: { required: ['overRange'] },
+  then: { properties: { overRange: true, above: true }, additionalProperties: false },
+  else: { maxProperties: 2 },
+};
+
+const liftedEnd: Schema = object({ wire: name, end: name });
+
+/** A terminal by its name, or the free end of a lifted wire. */
+const probePoint: Schema = { oneOf: [name, liftedEnd] };
+
+const state: Schema = object(
+  {},
+  {
+    power: oneOf('on', 'off'),
+    upperDial: oneOf('high', 'low', 'found'),
+    lowerDial: oneOf('high', 'low', 'found'),
+    limit: oneOf('closed', 'tripped'),
+    lifted: listOf(ref('liftedEnd'), 40),
+    load: oneOf('loaded', 'open-circuit'),
+  },
+);
+
+const entryCommon: Record<string, Schema> = {
+  by: name,
+  visit: name,
+  note: words,
+  state: ref('state'),
+};
+
+function entry(
+  kind: string,
+  required: Record<string, Schema>,
+  optional: Record<string, Schema> = {},
+): Schema {
+  return {
+    title: `${kind}-entry`,
+    ...object(
+      { id: uuid, at: time, kind: { type: 'string', const: kind }, ...required },
+      { ...entryCommon, ...optional },
+    ),
+  };
+}
+
+export const actions = [
+  'power-off',
+  'proved-dead',
+  'power-on',
+  'lift-wire',
+  'refit-wire',
+  'set-dial',
+  'press-reset',
+  'cycle-breaker',
+  'wait',
+  'drain',
+  'fill',
+  'open',
+  'close',
+  'replace',
+] as const;
+
+const suspect: Schema = object(
+  { repair: name, probability: { type: 'number', minimum: 0, maximum: 1 } },
+  {
+    repairs: listOf(name, 20),
+    faults: listOf(
+      object({ id: name, probability: { type: 'number', minimum: 0, maximum: 1 } }),
+      200,
+    ),
+    why: listOf(object({ entry: name, decibans: { type: 'number' } }), 5000),
+  },
+);
+
+const entries: Record<string, Schema> = {
+  reading: entry(
+    'reading',
+    {},
+    {
+      check: name,
+      between: { type: 'array', items: ref('probePoint'), minItems: 2, maxItems: 2 },
+      around: name,
+      quantity: oneOf('resistance', 'voltage-ac', 'current-ac', 'temperature'),
+      value: ref('value'),
+      values: { type: 'object', additionalProperties: ref('value'), maxProperties: 20 },
+      instrument: name,
+      leads: ref('measured'),
+    },
+  ),
+  observation: entry(
+    'observation',
+    { check: name, value: name },
+    { threshold: ref('measured'), instrument: name },
+  ),
+  code: entry('code', { code: name }, { display: text() }),
+  setting: entry('setting', {
+    setting: name,
+    as: oneOf('found', 'left'),
+    value: { oneOf: [ref('measured'), name, flag] },
+  }),
+  action: entry(
+    'action',
+    { action: oneOf(...actions) },
+    {
+      wire: name,
+      end: name,
+      dial: oneOf('upper', 'lower'),
+      to: oneOf('high', 'low', 'found', 'left'),
+      target: name,
+      part: name,
+      repair: name,
+      points: listOf(ref('probedDead'), 20),
+      proverTried: oneOf('before-and-after', 'before', 'not-tried'),
+      duration: ref('measured'),
+      result: name,
+    },
+  ),
+  skip: entry(
+    'skip',
+    { check: name, reason: oneOf('cannot', 'skipped', 'not-sure') },
+    { words: text() },
+  ),
+  series: entry('series', {
+    check: name,
+    samples: listOf(object({ offset: ref('measured'), value: ref('value') }), 100_000),
+  }),
+  photo: entry('photo', { attachment: { type: 'string', pattern: '^[0-9a-f]{64}$' } }),
+  wire: entry('wire', { wire: name }, { colour: text(60), label: text(60), from: name, to: name }),
+  part: entry(
+    'part',
+    { part: name, action: oneOf('needed', 'ordered', 'fitted', 'removed') },
+    { repair: name, make: text(), number: text(), quantity: { type: 'integer', minimum: 1 } },
+  ),
+  verdict: entry(
+    'verdict',
+    { engine: name, parameters: name, suspects: listOf(ref('suspect'), 100) },
+    { repair: name, decided: flag },
+  ),
+  status: entry(
+    'status',
+    {
+      status: oneOf(
+        'new',
+        'diagnosing',
+        'decided',
+        'repairing',
+        'waiting-for-part',
+        'closed-repaired',
+        'closed-not-repaired',
+      ),
+    },
+    { reason: text(1000), next: text(1000) },
+  ),
+  countersign: entry('countersign', { of: uuid }),
+  correction: entry('correction', {
+    replaces: uuid,
+    entry: { oneOf: [ref('entry'), { type: 'null' }] },
+    reason: { type: 'string', minLength: 1, maxLength: 1000 },
+  }),
+};
+
+export const jobSchema: Schema = {
+  $schema: 'http://json-schema.org/draft-07/schema#',
+  $id: 'ohmmeter-job-1',
+  title: 'JobFile',
+  description: 'One job of Ohmmeter: who, which unit, the complaint, and every entry of its logbook.',
+  ...object(
+    {
+      format: { type: 'string', const: 'ohmmeter-job' },
+      version: { type: 'integer', const: 1 },
+      job: object(
+        { id: uuid },
+        {
+          number: text(40),
+          openedAt: time,
+          timeZone: text(60),
+          technician: text(),
+          origin: object({ organisation: uuid, job: uuid }),
+        },
+      ),
+      unit: object(
+        { family: name, plate: ref('plate') },
+        {
+          id: uuid,
+          make: text(),
+          model: text(),
+          serial: text(),
+          manufactured: text(20),
+          installed: text(20),
+        },
+      ),
+      entries: listOf(ref('entry'), 20_000),
+    },
+    {
+      minor: { type: 'integer', minimum: 0 },
+      site: object(
+        {},
+        {
+          id: uuid,
+          customer: text(),
+          address: text(1000),
+          supply: object(
+            { system: oneOf('split-phase', 'single-phase') },
+            {
+              nominal: ref('measured'),
+              frequency: ref('measured'),
+            },
+          ),
+        },
+      ),
+      complaint: object(
+        {},
+        {
+          kind: oneOf(
+            'no-hot-water',
+            'runs-out',
+            'slow',
+            'lukewarm',
+            'too-hot',
+            'swings',
+            'late',
+            'noise',
+            'leak',
+            'trips-breaker',
+            'trips-rcd',
+            'code',
+            'dead-display',
+            'heating-only',
+            'hot-water-only',
+            'other',
+          ),
+          words,
+          answers: {
+            type: 'object',
+            additionalProperties: { type: ['string', 'boolean', 'number'] },
+            maxProperties: 60,
+          },
+        },
+      ),
+      people: listOf(object({ id: name, name }, { liveWork: flag, licence: text() })),
+      visits: listOf(object({ id: name }, { by: name, arrivedAt: time, leftAt: time })),
+      instruments: listOf(
+        object({ id: name, kind: name }, { leads: ref('measured'), serial: text() }),
+      ),
+      constraints: object(
+        {},
+        {
+          liveWork: flag,
+          instruments: listOf(name, 40),
+          schools: { type: 'object', additionalProperties: name, maxProperties: 40 },
+        },
+      ),
+      attachments: listOf(
+        object(
+          {
+            sha256: { type: 'string', pattern: '^[0-9a-f]{64}$' },
+            mediaType: name,
+            bytes: { type: 'integer', minimum: 0 },
+          },
+          { takenAt: time, of: uuid },
+        ),
+      ),
+      extensions: { type: 'object' },
+    },
+  ),
+  definitions: {
+    measured: { title: 'measured', ...measured },
+    value: { title: 'value', ...value },
+    liftedEnd: { title: 'lifted-end', ...liftedEnd },
+    probePoint: { title: 'probe-point', ...probePoint },
+    probedDead: object({ between: listOf(name, 2), value: ref('value') }),
+    state: { title: 'entry-state', ...state },
+    suspect: { title: 'stored-suspect', ...suspect },
+    plate: {
+      title: 'plate',
+      ...object(
+        {
+          rated: object({ volt: { type: 'number', exclusiveMinimum: 0, maximum: 600 } }),
+          elements: object(
+            {},
+            { upper: ref('elementPlate'), lower: ref('elementPlate'), only: ref('elementPlate') },
+          ),
+        },
+        {
+          volume: object({ litre: { type: 'number', exclusiveMinimum: 0, maximum: 5000 } }),
+          wiring: oneOf('non-simultaneous', 'simultaneous'),
+        },
+      ),
+    },
+    elementPlate: {
+      title: 'element-plate',
+      ...object({ watt: { type: 'number', exclusiveMinimum: 0, maximum: 20_000 } }),
+    },
+    entry: {
+      title: 'entry',
+      type: 'object',
+      required: ['kind'],
+      discriminator: { propertyName: 'kind' },
+      oneOf: Object.keys(entries).map((kind) => ref(`${kind}Entry`)),
+    },
+    ...Object.fromEntries(Object.entries(entries).map(([kind, each]) => [`${kind}Entry`, each])),
+  },
+};

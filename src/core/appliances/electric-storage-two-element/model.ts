@@ -1,0 +1,190 @@
+import { solveCircuit, type SolvedCircuit } from '../../circuit';
+import type {
+  FamilyModel,
+  MeterModel,
+  QuantityPrediction,
+  SharedUnknown,
+} from '../../diagnosis/model';
+import { predictAnswer } from './complaint';
+import { repairOf } from './faults';
+import { listHypotheses, switchPositions, type HeaterHypothesis } from './hypothesis';
+import { floatingOhm, meterInputOhm, meters, usualLeadOhm } from './meters';
+import type { CircuitObservable, HeaterObservable } from './observable';
+import { predictCheck } from './observations';
+import {
+  branches,
+  buildNetlist,
+  crossedTwin,
+  indexOfBranch,
+  type Plate,
+  type SwitchPositions,
+} from './topology';
+
+/** Mean and spread of an element's true ohms over nominal, natural logarithm. Common practice. */
+const elementRatio = { mean: 0.02, spread: 0.042 };
+/** Spread of the supply voltage over nominal, natural logarithm. */
+const supplySpread = 0.025;
+/**
+ * The two-element heater as the engine sees it, for one rating plate.
+ * @throws RangeError for a plate without volts or watts.
+ */
+export function heaterModel(plate: Plate): FamilyModel<HeaterObservable> & {
+  readonly hypotheses: readonly HeaterHypothesis[];
+} {
+  for (const each of [plate.ratedVolt, plate.upperWatt, plate.lowerWatt, plate.nominalVolt]) {
+    if (!(each > 0)) throw new RangeError('a plate needs volts and watts above zero');
+  }
+  const hypotheses = listHypotheses(plate);
+  const healthyIndex = hypotheses.findIndex((each) => each.fault === 'no-fault');
+  const solved = new Map<string, SolvedCircuit>();
+
+  const solve = (hypothesis: HeaterHypothesis, switches: SwitchPositions): SolvedCircuit => {
+    const key = `${hypothesis.variantKey} ${switchKey(switches)}`;
+    let found = solved.get(key);
+    if (!found) {
+      found = solveCircuit(buildNetlist(plate, hypothesis.variant.changes, switches));
+      solved.set(key, found);
+    }
+    return found;
+  };
+
+  return {
+    hypotheses,
+    unknowns,
+    repairOf,
+    healthyIndex,
+    predict(index, observable) {
+      const hypothesis = hypotheses[index]!;
+      if (observable.kind === 'question') return predictAnswer(observable.question, hypothesis);
+      if (observable.kind === 'check') {
+        return predictCheck(observable.check, observable.state, hypothesis, plate);
+      }
+      const switches = switchPositions(hypothesis, observable.state);
+      return predictCircuit(plate, hypothesis, solve(hypothesis, switches), observable);
+    },
+    afterRepairs: (index, repairs) =>
+      repairs.includes(repairOf[hypotheses[index]!.fault]) ? healthyIndex : index,
+  };
+}
+
+const switchKey = (switches: SwitchPositions) =>
+  [
+    switches.breaker,
+    switches.limit,
+    switches.upperThermostat,
+    switches.lowerThermostat,
+    ...[...switches.lifted].sort(),
+  ].join(' ');
+
+/** Standard normal grid points with shares in proportion to the density; the last is the spread left inside a cell. */
+const grid5 = { at: [-1.8, -0.9, 0, 0.9, 1.8], within: 0.26 };
+const grid3 = { at: [-1.22, 0, 1.22], within: 0.35 };
+
+function gridOf(id: string, mean: number, spread: number, at: readonly number[]): SharedUnknown {
+  const densities = at.map((z) => Math.exp(-0.5 * z * z));
+  const sum = densities.reduce((total, each) => total + each, 0);
+  return {
+    id,
+    points: at.map((z, index) => ({ logRatio: mean + spread * z, share: densities[index]! / sum })),
+  };
+}
+
+const unknowns: readonly SharedUnknown[] = [
+  gridOf('upper-element-ohm', elementRatio.mean, elementRatio.spread, grid5.at),
+  gridOf('lower-element-ohm', elementRatio.mean, elementRatio.spread, grid5.at),
+  gridOf('supply-volt', 0, supplySpread, grid3.at),
+];
+
+const sharedBranches = ['upper-element', 'lower-element'].map((element) =>
+  ['a-half', 'b-half'].map((half) => indexOfBranch(`${element}.${half}`)),
+);
+
+function predictCircuit(
+  plate: Plate,
+  hypothesis: HeaterHypothesis,
+  circuit: SolvedCircuit,
+  observable: CircuitObservable,
+): QuantityPrediction {
+  if (observable.kind === 'clamp') {
+    const probe = circuit.probeCurrent(carrying(circuit, observable.wire));
+    const sign = probe.value < 0 ? -1 : 1;
+    const { gradients, variance } = propagate(plate, hypothesis, probe.sensitivity, sign, 1);
+    const value = Math.abs(probe.value);
+    return quantity(meters['current-ac'], value, [...gradients, value], variance, false);
+  }
+  const { from, to } = observable;
+  const seen = circuit.probeResistance(from, to);
+  if (observable.quantity === 'resistance') {
+    const { gradients, variance } = propagate(plate, hypothesis, seen.sensitivity, 1, 1);
+    return quantity(
+      meters.resistance,
+      Math.max(0, seen.value) + usualLeadOhm,
+      [...gradients, 0],
+      variance,
+      false,
+    );
+  }
+  const open = circuit.probeVoltage(from, to);
+  const loading = meterInputOhm / (meterInputOhm + Math.max(0, seen.value));
+  const sign = open.value < 0 ? -1 : 1;
+  const { gradients, variance } = propagate(plate, hypothesis, open.sensitivity, sign, loading);
+  const value = Math.abs(open.value) * loading;
+  const floats = seen.value > floatingOhm && observable.state.power === 'on' && value > 1;
+  return quantity(meters['voltage-ac'], value, [...gradients, value], variance, floats);
+}
+
+/** A clamp on a wire sees the wire that is there: after crossed wires, the crossed one. */
+function carrying(circuit: SolvedCircuit, wire: string): string {
+  const twin = crossedTwin[wire];
+  if (!twin) return wire;
+  return Math.abs(circuit.currentThrough(twin)) > Math.abs(circuit.currentThrough(wire))
+    ? twin
+    : wire;
+}
+
+function quantity(
+  meter: MeterModel,
+  value: number,
+  gradients: readonly number[],
+  variance: number,
+  floats: boolean,
+): QuantityPrediction {
+  return { kind: 'quantity', meter, value, gradients, variance, floats };
+}
+
+/** Splits the sensitivities into what the shared unknowns carry and what is each branch's own spread. */
+function propagate(
+  plate: Plate,
+  { variant }: HeaterHypothesis,
+  sensitivity: (branch: number) => number,
+  sign: number,
+  scale: number,
+): { gradients: number[]; variance: number } {
+  const perLog = (index: number): number => {
+    const { id, ohm } = branches[index]!;
+    const change = variant.changes[id];
+    if (change === 'open') return 0;
+    const value =
+      change === undefined || change === 'closed'
+        ? ohm(plate)
+        : 'ohm' in change
+          ? change.ohm
+          : ohm(plate) * change.factor;
+    return value * sensitivity(index) * sign * scale;
+  };
+  const gradients = sharedBranches.map((halves) =>
+    halves.reduce((sum, index) => sum + perLog(index), 0),
+  );
+  let variance = 0;
+  branches.forEach(({ id, tolerance }, index) => {
+    const spread = variant.spread?.[id] ?? (variant.changes[id] === undefined ? tolerance : 0);
+    if (spread > 0) variance += (spread * perLog(index)) ** 2;
+  });
+  for (const [index, within] of [
+    [0, elementRatio.spread * grid5.within],
+    [1, elementRatio.spread * grid5.within],
+  ] as const) {
+    variance += (gradients[index]! * within) ** 2;
+  }
+  return { gradients: gradients.map((each) => (Math.abs(each) < 1e-6 ? 0 : each)), variance };
+}

@@ -1,0 +1,2 @@
+export * from './netlist';
+export * from './solve';

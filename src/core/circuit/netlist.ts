@@ -1,0 +1,32 @@
+/** A circuit of resistors and ideal voltage sources between named nodes. Peak or RMS: the caller's choice, kept throughout. */
+export interface Netlist {
+  /** The node that counts as 0 V. */
+  readonly ground: string;
+  readonly resistors: readonly Resistor[];
+  readonly sources: readonly VoltageSource[];
+}
+
+export interface Resistor {
+  readonly id: string;
+  readonly from: string;
+  readonly to: string;
+  /** Above 0 and at most 1e10; an open path is a large resistance, see `openOhm`. */
+  readonly ohm: number;
+}
+
+export interface VoltageSource {
+  readonly id: string;
+  readonly positive: string;
+  readonly negative: string;
+  readonly volt: number;
+}
+
+/** What an open path is worth. Far above the 20 MΩ at which a hand meter shows over range. */
+export const openOhm = 2e9;
+
+/** Every node leaks this little to ground, so that a part cut off from everything still has a solution. */
+export const strayOhm = 1e11;
+
+export class CircuitError extends Error {
+  override name = 'CircuitError';
+}

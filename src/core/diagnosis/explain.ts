@@ -1,0 +1,221 @@
+import { hypothesisProbabilities, type Belief, type Contribution } from './belief';
+import type { CompiledFamily } from './compile';
+import { classMasses } from './plan';
+import { fromScale, overRangeChance } from './meter';
+import type { Observable } from './model';
+
+export interface Suspect {
+  /** The repair to do first. */
+  readonly repair: string;
+  readonly repairs: readonly string[];
+  readonly probability: number;
+  readonly faults: readonly { readonly id: string; readonly probability: number }[];
+  readonly why: readonly { readonly entry: string; readonly decibans: number }[];
+}
+
+/** Every repair with its probability, its faults and the entries that speak for and against it; most likely first. */
+export function listSuspects(family: CompiledFamily<never>, belief: Belief): Suspect[] {
+  const { model, pointCount } = family;
+  const byHypothesis = hypothesisProbabilities(family, belief);
+  const suspects = family.repairs.map((repair) => {
+    const faults = new Map<string, number>();
+    const rowIsOfRepair = new Uint8Array(family.rowCount);
+    const allRepairs = new Map<string, number>();
+    let probability = 0;
+    model.hypotheses.forEach((hypothesis, index) => {
+      if (hypothesis.repairs[0] !== repair) return;
+      const share = byHypothesis[index]!;
+      probability += share;
+      rowIsOfRepair.fill(1, index * pointCount, (index + 1) * pointCount);
+      const named = hypothesis.faults.length > 0 ? hypothesis.faults : ['no-fault'];
+      for (const fault of named) faults.set(fault, (faults.get(fault) ?? 0) + share);
+      const key = hypothesis.repairs.join(' ');
+      allRepairs.set(key, (allRepairs.get(key) ?? 0) + share);
+    });
+    const likeliest = [...allRepairs].sort((one, other) => other[1] - one[1])[0]![0];
+    return {
+      repair,
+      repairs: likeliest.split(' '),
+      probability,
+      faults: [...faults]
+        .map(([id, each]) => ({ id, probability: each }))
+        .filter((each) => each.probability > 1e-4)
+        .sort((one, other) => other.probability - one.probability),
+      why: belief.contributions.flatMap((contribution) =>
+        weightsOf(family, belief, contribution, rowIsOfRepair),
+      ),
+    };
+  });
+  return suspects.sort(
+    (one, other) =>
+      other.probability - one.probability || one.repair.localeCompare(other.repair),
+  );
+}
+
+/**
+ * Weight of evidence of an entry for a suspect against all else, in decibans: 10·log10 of the ratio of its likelihoods,
+ * given all the other entries.
+ */
+function weightsOf(
+  family: CompiledFamily<never>,
+  belief: Belief,
+  { entryIds, likelihoodOfRow }: Contribution,
+  rowIsOfRepair: Uint8Array,
+): { entry: string; decibans: number }[] {
+  let withSuspect = 0;
+  let suspectElse = 0;
+  let withRest = 0;
+  let restElse = 0;
+  for (let row = 0; row < family.rowCount; row++) {
+    const posterior = belief.probabilities[row]!;
+    const without = posterior / likelihoodOfRow[row]!;
+    if (rowIsOfRepair[row] === 1) {
+      withSuspect += posterior;
+      suspectElse += without;
+    } else {
+      withRest += posterior;
+      restElse += without;
+    }
+  }
+  if (suspectElse === 0 || restElse === 0 || withRest === 0 || withSuspect === 0) return [];
+  const decibans = 10 * Math.log10(withSuspect / suspectElse / (withRest / restElse));
+  return entryIds.map((entry) => ({ entry, decibans: decibans / entryIds.length }));
+}
+
+export interface Doubt {
+  readonly entryIds: readonly string[];
+  readonly checkId: string;
+  readonly probabilityWrong: number;
+  readonly taken: number;
+  /** True where the same check has also given another result. */
+  readonly contradicted: boolean;
+}
+
+export interface Consistency {
+  /** Probability that every reading was taken rightly. */
+  readonly allTrue: number;
+  /** Readings by how likely they are wrong, the likeliest first. */
+  readonly doubts: readonly Doubt[];
+}
+
+/** How well the readings fit one unit, and which of them does not. */
+export function judgeConsistency(family: CompiledFamily<never>, belief: Belief): Consistency {
+  const { probabilities, contributions } = belief;
+  let allTrue = 0;
+  for (let row = 0; row < family.rowCount; row++) {
+    const probability = probabilities[row]!;
+    if (probability < 1e-12) continue;
+    let right = 1;
+    for (const { likelihoodOfRow, wrongPart } of contributions) {
+      right *= Math.max(0, 1 - wrongPart / likelihoodOfRow[row]!);
+    }
+    allTrue += probability * right;
+  }
+  const doubts = contributions.map((each) => {
+    let wrong = 0;
+    for (let row = 0; row < family.rowCount; row++) {
+      wrong += probabilities[row]! * Math.min(1, each.wrongPart / each.likelihoodOfRow[row]!);
+    }
+    return {
+      entryIds: each.entryIds,
+      checkId: each.checkId,
+      probabilityWrong: wrong,
+      taken: each.taken,
+      contradicted: each.rivals > 0,
+    };
+  });
+  return {
+    allTrue,
+    doubts: doubts.sort((one, other) => other.probabilityWrong - one.probabilityWrong),
+  };
+}
+
+/** A stretch of the scale (or an outcome) in which a suspect would read. */
+export interface ExpectedBand {
+  readonly repair: string;
+  readonly probability: number;
+  readonly reads:
+    | { readonly kind: 'range'; readonly from: number; readonly to: number; readonly centre: number }
+    | { readonly kind: 'over-range' }
+    | { readonly kind: 'outcome'; readonly outcome: string };
+}
+
+/** What each suspect would show on an observable, in kept units; the likeliest first. */
+export function expectBands<O extends Observable>(
+  family: CompiledFamily<O>,
+  belief: Belief,
+  observable: O,
+): ExpectedBand[] {
+  const table = family.table(observable);
+  const masses = classMasses(family, belief, table);
+  const repairCount = family.repairs.length;
+  const bands: ExpectedBand[] = [];
+  family.repairs.forEach((repair, r) => {
+    const parts = table.classes.map((outcome, c) => ({
+      outcome,
+      mass: masses.byRepair[c * repairCount + r]!,
+    }));
+    bands.push(...bandsOf(repair, parts));
+  });
+  return bands
+    .filter((each) => each.probability > 0.002)
+    .sort((one, other) => other.probability - one.probability);
+}
+
+type ClassPart = { outcome: import('./meter').OutcomeClass; mass: number };
+
+function bandsOf(repair: string, parts: readonly ClassPart[]): ExpectedBand[] {
+  const outcomes = new Map<string, number>();
+  let overRange = 0;
+  const stretches: { from: number; to: number; centre: number; mass: number }[] = [];
+  for (const { outcome, mass } of parts) {
+    if (mass < 1e-6) continue;
+    if (outcome.kind === 'outcomes') {
+      for (const [value, share] of Object.entries(outcome.probabilities)) {
+        outcomes.set(value, (outcomes.get(value) ?? 0) + share * mass);
+      }
+      continue;
+    }
+    const over =
+      outcome.meter.overRangeAbove === undefined
+        ? 0
+        : overRangeChance(outcome, outcome.meter.overRangeAbove);
+    overRange += over * mass;
+    if (over > 0.99) continue;
+    stretches.push({
+      from: Math.max(0, fromScale(outcome.centre - 1.6 * outcome.spread, outcome.meter)),
+      to: fromScale(outcome.centre + 1.6 * outcome.spread, outcome.meter),
+      centre: fromScale(outcome.centre, outcome.meter),
+      mass: (1 - over) * mass,
+    });
+  }
+  return [
+    ...merged(stretches).map(({ mass, ...range }) => ({
+      repair,
+      probability: mass,
+      reads: { kind: 'range' as const, ...range },
+    })),
+    ...(overRange > 0
+      ? [{ repair, probability: overRange, reads: { kind: 'over-range' as const } }]
+      : []),
+    ...[...outcomes].map(([outcome, probability]) => ({
+      repair,
+      probability,
+      reads: { kind: 'outcome' as const, outcome },
+    })),
+  ];
+}
+
+function merged(stretches: { from: number; to: number; centre: number; mass: number }[]) {
+  const sorted = [...stretches].sort((one, other) => one.from - other.from);
+  const joined: typeof stretches = [];
+  for (const each of sorted) {
+    const last = joined.at(-1);
+    if (last && each.from <= last.to) {
+      last.to = Math.max(last.to, each.to);
+      last.centre = (last.centre * last.mass + each.centre * each.mass) / (last.mass + each.mass);
+      last.mass += each.mass;
+    } else joined.push({ ...each });
+  }
+  return joined;
+}

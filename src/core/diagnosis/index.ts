@@ -1,0 +1,6 @@
+export * from './model';
+export * from './compile';
+export * from './belief';
+export * from './plan';
+export * from './explain';
+export { fromScale, toScale } from './meter';

@@ -1,0 +1,99 @@
+import type { EvidenceResult, MeterModel } from './model';
+
+/**
+ * The reading model. Work is done in u = asinh(y / 2f), f the floor of the meter: linear near zero, logarithmic far
+ * from it, so that one spread serves 0.2 Ω and 2 MΩ.
+ */
+
+export function toScale(value: number, meter: MeterModel): number {
+  return Math.asinh(value / (2 * meter.floor));
+}
+
+export function fromScale(u: number, meter: MeterModel): number {
+  return 2 * meter.floor * Math.sinh(u);
+}
+
+/** Standard deviation of u for a predicted value whose own variance (kept units squared) is given. */
+export function spreadOnScale(value: number, variance: number, meter: MeterModel): number {
+  const { relativeError, floor } = meter;
+  return Math.sqrt(
+    ((relativeError * value) ** 2 + floor ** 2 + variance) / (value ** 2 + 4 * floor ** 2),
+  );
+}
+
+/** What a check shows under one group of hypotheses that predict the same. */
+export type OutcomeClass =
+  | {
+      readonly kind: 'quantity';
+      readonly meter: MeterModel;
+      readonly centre: number;
+      readonly spread: number;
+    }
+  | { readonly kind: 'outcomes'; readonly probabilities: Readonly<Record<string, number>> };
+
+/** Share of wrong readings that show over range, near zero, or anything at all. Common practice. */
+const wrongOverRange = 0.25;
+const wrongNearZero = 0.2;
+/** How sharply a meter goes over range, on the scale of u. */
+const rangeEdge = 0.3;
+
+/** Density (or probability) of a result that has nothing to do with the unit: a slip or a misreading. */
+export function wrongDensity(result: EvidenceResult, outcome: OutcomeClass): number {
+  if (outcome.kind === 'outcomes') return 1 / Object.keys(outcome.probabilities).length;
+  const { meter } = outcome;
+  const overRange = meter.overRangeAbove === undefined ? 0 : wrongOverRange;
+  if (result.kind === 'over-range') return overRange;
+  if (result.kind !== 'number') return 0;
+  const u = toScale(result.value, meter);
+  const broad = (1 - overRange - wrongNearZero) / toScale(meter.most, meter);
+  return broad + wrongNearZero * normalDensity(u, 0.2, 0.5);
+}
+
+/** Density (or probability) of a result that was taken rightly, under an outcome class. */
+export function rightDensity(result: EvidenceResult, outcome: OutcomeClass): number {
+  if (outcome.kind === 'outcomes') {
+    return result.kind === 'outcome' ? (outcome.probabilities[result.outcome] ?? 0) : 0;
+  }
+  if (result.kind === 'outcome') return 0;
+  const { meter, centre, spread } = outcome;
+  if (result.kind === 'over-range') {
+    if (meter.overRangeAbove === undefined) return 0;
+    if (result.above !== undefined) return overRangeChance(outcome, result.above);
+    return (
+      0.5 * overRangeChance(outcome, meter.overRangeAbove) +
+      unstatedRanges.reduce((sum, above) => sum + overRangeChance(outcome, above), 0) *
+        (0.5 / unstatedRanges.length)
+    );
+  }
+  const inRange =
+    meter.overRangeAbove === undefined ? 1 : 1 - overRangeChance(outcome, meter.overRangeAbove);
+  return inRange * normalDensity(toScale(result.value, meter), centre, spread);
+}
+
+/** Full scales, in ohms, of ranges that a technician may have left the meter on without saying so. */
+const unstatedRanges = [2e3, 2e4, 2e5, 2e6];
+
+/** Probability that the meter shows over range, if its range ends at `above`. */
+export function overRangeChance(
+  { meter, centre, spread }: Extract<OutcomeClass, { kind: 'quantity' }>,
+  above: number,
+): number {
+  return normalBelow((centre - toScale(above, meter)) / Math.hypot(spread, rangeEdge));
+}
+
+export function normalDensity(x: number, mean: number, spread: number): number {
+  const z = (x - mean) / spread;
+  return Math.exp(-0.5 * z * z) / (spread * 2.5066282746310002);
+}
+
+/** Standard normal distribution function; absolute error below 1.5e-7 (Abramowitz and Stegun 7.1.26). */
+export function normalBelow(z: number): number {
+  const x = Math.abs(z) / Math.SQRT2;
+  const t = 1 / (1 + 0.3275911 * x);
+  const series =
+    t *
+    (0.254829592 +
+      t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429))));
+  const erf = 1 - series * Math.exp(-x * x);
+  return z >= 0 ? 0.5 * (1 + erf) : 0.5 * (1 - erf);
+}

@@ -1,0 +1,2 @@
+export * from './diagnose';
+export { callEntryId, evidenceOf, observableOfReading } from './evidence';

@@ -1,0 +1,454 @@
+/* eslint-disable -- generated */
+/* Made by `npm run generate:job-file` from schemas/job.schema.ts. Do not edit. */
+
+export type Entry =
+  | ReadingEntry
+  | ObservationEntry
+  | CodeEntry
+  | SettingEntry
+  | ActionEntry
+  | SkipEntry
+  | SeriesEntry
+  | PhotoEntry
+  | WireEntry
+  | PartEntry
+  | VerdictEntry
+  | StatusEntry
+  | CountersignEntry
+  | CorrectionEntry;
+export type ProbePoint =
+  | string
+  | {
+      wire: string;
+      end: string;
+    };
+
+/**
+ * One job of Ohmmeter: who, which unit, the complaint, and every entry of its logbook.
+ */
+export interface JobFile {
+  format: 'ohmmeter-job';
+  version: 1;
+  job: {
+    id: string;
+    number?: string;
+    openedAt?: string;
+    timeZone?: string;
+    technician?: string;
+    origin?: {
+      organisation: string;
+      job: string;
+    };
+  };
+  unit: {
+    family: string;
+    plate: Plate;
+    id?: string;
+    make?: string;
+    model?: string;
+    serial?: string;
+    manufactured?: string;
+    installed?: string;
+  };
+  /**
+   * @maxItems 20000
+   */
+  entries: Entry[];
+  minor?: number;
+  site?: {
+    id?: string;
+    customer?: string;
+    address?: string;
+    supply?: {
+      system: 'split-phase' | 'single-phase';
+      nominal?: Measured;
+      frequency?: Measured;
+    };
+  };
+  complaint?: {
+    kind?:
+      | 'no-hot-water'
+      | 'runs-out'
+      | 'slow'
+      | 'lukewarm'
+      | 'too-hot'
+      | 'swings'
+      | 'late'
+      | 'noise'
+      | 'leak'
+      | 'trips-breaker'
+      | 'trips-rcd'
+      | 'code'
+      | 'dead-display'
+      | 'heating-only'
+      | 'hot-water-only'
+      | 'other';
+    words?: string;
+    answers?: {
+      [k: string]: string | boolean | number;
+    };
+  };
+  /**
+   * @maxItems 1000
+   */
+  people?: {
+    id: string;
+    name: string;
+    liveWork?: boolean;
+    licence?: string;
+  }[];
+  /**
+   * @maxItems 1000
+   */
+  visits?: {
+    id: string;
+    by?: string;
+    arrivedAt?: string;
+    leftAt?: string;
+  }[];
+  /**
+   * @maxItems 1000
+   */
+  instruments?: {
+    id: string;
+    kind: string;
+    leads?: Measured;
+    serial?: string;
+  }[];
+  constraints?: {
+    liveWork?: boolean;
+    /**
+     * @maxItems 40
+     */
+    instruments?: string[];
+    schools?: {
+      [k: string]: string;
+    };
+  };
+  /**
+   * @maxItems 1000
+   */
+  attachments?: {
+    sha256: string;
+    mediaType: string;
+    bytes: number;
+    takenAt?: string;
+    of?: string;
+  }[];
+  extensions?: {};
+}
+export interface Plate {
+  rated: {
+    volt: number;
+  };
+  elements: {
+    upper?: ElementPlate;
+    lower?: ElementPlate;
+    only?: ElementPlate;
+  };
+  volume?: {
+    litre: number;
+  };
+  wiring?: 'non-simultaneous' | 'simultaneous';
+}
+export interface ElementPlate {
+  watt: number;
+}
+export interface ReadingEntry {
+  id: string;
+  at: string;
+  kind: 'reading';
+  by?: string;
+  visit?: string;
+  note?: string;
+  state?: EntryState;
+  check?: string;
+  /**
+   * @minItems 2
+   * @maxItems 2
+   */
+  between?: ProbePoint[];
+  around?: string;
+  quantity?: 'resistance' | 'voltage-ac' | 'current-ac' | 'temperature';
+  value?: Value;
+  values?: {
+    [k: string]: Value;
+  };
+  instrument?: string;
+  leads?: Measured;
+}
+export interface EntryState {
+  power?: 'on' | 'off';
+  upperDial?: 'high' | 'low' | 'found';
+  lowerDial?: 'high' | 'low' | 'found';
+  limit?: 'closed' | 'tripped';
+  /**
+   * @maxItems 40
+   */
+  lifted?: LiftedEnd[];
+  load?: 'loaded' | 'open-circuit';
+}
+export interface LiftedEnd {
+  wire: string;
+  end: string;
+}
+export interface Value {
+  ohm?: number;
+  volt?: number;
+  ampere?: number;
+  watt?: number;
+  celsius?: number;
+  kelvin?: number;
+  litre?: number;
+  litrePerMinute?: number;
+  cubicMetrePerHour?: number;
+  pascal?: number;
+  percent?: number;
+  ppm?: number;
+  hertz?: number;
+  second?: number;
+  millimetre?: number;
+  overRange?: true;
+  above?: Measured;
+  basis?: 'gross' | 'net';
+}
+export interface Measured {
+  ohm?: number;
+  volt?: number;
+  ampere?: number;
+  watt?: number;
+  celsius?: number;
+  kelvin?: number;
+  litre?: number;
+  litrePerMinute?: number;
+  cubicMetrePerHour?: number;
+  pascal?: number;
+  percent?: number;
+  ppm?: number;
+  hertz?: number;
+  second?: number;
+  millimetre?: number;
+}
+export interface ObservationEntry {
+  id: string;
+  at: string;
+  kind: 'observation';
+  check: string;
+  value: string;
+  by?: string;
+  visit?: string;
+  note?: string;
+  state?: EntryState;
+  threshold?: Measured;
+  instrument?: string;
+}
+export interface CodeEntry {
+  id: string;
+  at: string;
+  kind: 'code';
+  code: string;
+  by?: string;
+  visit?: string;
+  note?: string;
+  state?: EntryState;
+  display?: string;
+}
+export interface SettingEntry {
+  id: string;
+  at: string;
+  kind: 'setting';
+  setting: string;
+  as: 'found' | 'left';
+  value: Measured | string | boolean;
+  by?: string;
+  visit?: string;
+  note?: string;
+  state?: EntryState;
+}
+export interface ActionEntry {
+  id: string;
+  at: string;
+  kind: 'action';
+  action:
+    | 'power-off'
+    | 'proved-dead'
+    | 'power-on'
+    | 'lift-wire'
+    | 'refit-wire'
+    | 'set-dial'
+    | 'press-reset'
+    | 'cycle-breaker'
+    | 'wait'
+    | 'drain'
+    | 'fill'
+    | 'open'
+    | 'close'
+    | 'replace';
+  by?: string;
+  visit?: string;
+  note?: string;
+  state?: EntryState;
+  wire?: string;
+  end?: string;
+  dial?: 'upper' | 'lower';
+  to?: 'high' | 'low' | 'found' | 'left';
+  target?: string;
+  part?: string;
+  repair?: string;
+  /**
+   * @maxItems 20
+   */
+  points?: ProbedDead[];
+  proverTried?: 'before-and-after' | 'before' | 'not-tried';
+  duration?: Measured;
+  result?: string;
+}
+export interface ProbedDead {
+  /**
+   * @maxItems 2
+   */
+  between: string[];
+  value: Value;
+}
+export interface SkipEntry {
+  id: string;
+  at: string;
+  kind: 'skip';
+  check: string;
+  reason: 'cannot' | 'skipped' | 'not-sure';
+  by?: string;
+  visit?: string;
+  note?: string;
+  state?: EntryState;
+  words?: string;
+}
+export interface SeriesEntry {
+  id: string;
+  at: string;
+  kind: 'series';
+  check: string;
+  /**
+   * @maxItems 100000
+   */
+  samples: {
+    offset: Measured;
+    value: Value;
+  }[];
+  by?: string;
+  visit?: string;
+  note?: string;
+  state?: EntryState;
+}
+export interface PhotoEntry {
+  id: string;
+  at: string;
+  kind: 'photo';
+  attachment: string;
+  by?: string;
+  visit?: string;
+  note?: string;
+  state?: EntryState;
+}
+export interface WireEntry {
+  id: string;
+  at: string;
+  kind: 'wire';
+  wire: string;
+  by?: string;
+  visit?: string;
+  note?: string;
+  state?: EntryState;
+  colour?: string;
+  label?: string;
+  from?: string;
+  to?: string;
+}
+export interface PartEntry {
+  id: string;
+  at: string;
+  kind: 'part';
+  part: string;
+  action: 'needed' | 'ordered' | 'fitted' | 'removed';
+  by?: string;
+  visit?: string;
+  note?: string;
+  state?: EntryState;
+  repair?: string;
+  make?: string;
+  number?: string;
+  quantity?: number;
+}
+export interface VerdictEntry {
+  id: string;
+  at: string;
+  kind: 'verdict';
+  engine: string;
+  parameters: string;
+  /**
+   * @maxItems 100
+   */
+  suspects: StoredSuspect[];
+  by?: string;
+  visit?: string;
+  note?: string;
+  state?: EntryState;
+  repair?: string;
+  decided?: boolean;
+}
+export interface StoredSuspect {
+  repair: string;
+  probability: number;
+  /**
+   * @maxItems 20
+   */
+  repairs?: string[];
+  /**
+   * @maxItems 200
+   */
+  faults?: {
+    id: string;
+    probability: number;
+  }[];
+  /**
+   * @maxItems 5000
+   */
+  why?: {
+    entry: string;
+    decibans: number;
+  }[];
+}
+export interface StatusEntry {
+  id: string;
+  at: string;
+  kind: 'status';
+  status:
+    'new' | 'diagnosing' | 'decided' | 'repairing' | 'waiting-for-part' | 'closed-repaired' | 'closed-not-repaired';
+  by?: string;
+  visit?: string;
+  note?: string;
+  state?: EntryState;
+  reason?: string;
+  next?: string;
+}
+export interface CountersignEntry {
+  id: string;
+  at: string;
+  kind: 'countersign';
+  of: string;
+  by?: string;
+  visit?: string;
+  note?: string;
+  state?: EntryState;
+}
+export interface CorrectionEntry {
+  id: string;
+  at: string;
+  kind: 'correction';
+  replaces: string;
+  entry: Entry | null;
+  reason: string;
+  by?: string;
+  visit?: string;
+  note?: string;
+  state?: EntryState;
+}

@@ -1,0 +1,16 @@
+/* Made by `npm run generate:job-file` from schemas/job.schema.ts. Do not edit. */
+import type { Entry, JobFile, Plate } from './job-types';
+
+export interface SchemaProblem {
+  instancePath: string;
+  keyword: string;
+  message?: string;
+  params: Record<string, unknown>;
+}
+interface Validator<T> {
+  (data: unknown): data is T;
+  errors?: SchemaProblem[] | null;
+}
+export const validateJobFile: Validator<JobFile>;
+export const validateEntry: Validator<Entry>;
+export const validatePlate: Validator<Plate>;

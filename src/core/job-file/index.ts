@@ -1,0 +1,4 @@
+export * from './generated/job-types';
+export * from './catalogue';
+export * from './fold';
+export * from './read';

@@ -1,0 +1,60 @@
+import { fromKept, shownUnit, unitOf, type Quantity, type Unit, type UnitSystem } from './units';
+
+export interface ShownValue {
+  /** Digits only, with a decimal point; a true minus sign where negative. */
+  readonly number: string;
+  readonly symbol: string;
+}
+
+/**
+ * How a kept value is written for a reader: the unit of their system, rounded to what a hand instrument can tell.
+ * Resistance moves to kΩ and MΩ by itself; 0.05 Ω steps below 1 Ω, 0.1 below 100.
+ */
+export function showValue(kept: number, quantity: Quantity, system: UnitSystem): ShownValue {
+  const unit = scaledUnit(kept, quantity, system);
+  const value = fromKept(kept, unit);
+  return {
+    number: digits(value, decimalsFor(value, unit)),
+    symbol: unit.symbol === '°F diff' ? '°F' : unit.symbol,
+  };
+}
+
+/** The same as one piece of text: `12.8 Ω`. */
+export function valueText(kept: number, quantity: Quantity, system: UnitSystem): string {
+  const shown = showValue(kept, quantity, system);
+  return `${shown.number} ${shown.symbol}`;
+}
+
+function scaledUnit(kept: number, quantity: Quantity, system: UnitSystem): Unit {
+  if (quantity === 'resistance') {
+    if (Math.abs(kept) >= 999.5e3) return unitOf('MΩ');
+    if (Math.abs(kept) >= 999.5) return unitOf('kΩ');
+  }
+  return shownUnit(quantity, system);
+}
+
+const decimalsBySymbol: Readonly<Record<string, number>> = {
+  V: 0,
+  A: 1,
+  mA: 0,
+  W: 0,
+  'BTU/h': 0,
+  '°C': 0,
+  '°F': 0,
+  L: 0,
+  gal: 0,
+};
+
+function decimalsFor(value: number, unit: Unit): number {
+  const magnitude = Math.abs(value);
+  if (unit.quantity === 'resistance' && unit.symbol !== 'Ω')
+    return magnitude < 10 ? 2 : magnitude < 100 ? 1 : 0;
+  const fixed = decimalsBySymbol[unit.symbol];
+  if (fixed !== undefined) return fixed;
+  return magnitude < 100 ? 1 : 0;
+}
+
+function digits(value: number, decimals: number): string {
+  const text = value.toFixed(decimals);
+  return Number(text) === 0 ? (0).toFixed(decimals) : text.replace('-', '−');
+}

@@ -1,0 +1,3 @@
+export * from './units';
+export * from './format';
+export * from './parse';

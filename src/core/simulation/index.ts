@@ -1,0 +1,3 @@
+export * from './random';
+export * from './unit';
+export { faultWeights } from './faults';
