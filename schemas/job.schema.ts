@@ -223,7 +223,8 @@ export const jobSchema: Schema = {
   $schema: 'http://json-schema.org/draft-07/schema#',
   $id: 'ohmmeter-job-1',
   title: 'JobFile',
-  description: 'One job of Ohmmeter: who, which unit, the complaint, and every entry of its logbook.',
+  description:
+    'One job of Ohmmeter: who, which unit, the complaint, and every entry of its logbook.',
   ...object(
     {
       format: { type: 'string', const: 'ohmmeter-job' },

@@ -22,10 +22,10 @@ export interface VoltageSource {
 }
 
 /** What an open path is worth. Far above the 20 MΩ at which a hand meter shows over range. */
-export const openOhm = 2e9;
+export const openOhm = 1e9;
 
 /** Every node leaks this little to ground, so that a part cut off from everything still has a solution. */
-export const strayOhm = 1e11;
+export const strayOhm = 1e10;
 
 export class CircuitError extends Error {
   override name = 'CircuitError';

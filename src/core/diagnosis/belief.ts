@@ -5,6 +5,10 @@ import type { Evidence, Observable } from './model';
 /** The state of knowledge after some evidence: a probability for every row, and what each entry contributed. */
 export interface Belief {
   readonly probabilities: Float64Array;
+  /** Probability of each hypothesis, summed over the shared unknowns. */
+  readonly byHypothesis: Float64Array;
+  /** Hypotheses that still matter; each of the others weighs less than one in a thousand million. */
+  readonly active: readonly number[];
   readonly contributions: readonly Contribution[];
 }
 
@@ -13,8 +17,9 @@ export interface Contribution {
   readonly entryIds: readonly string[];
   readonly checkId: string;
   readonly observableKey: string;
-  /** Likelihood of the result in every row, with the chance of a wrong reading in it. */
-  readonly likelihoodOfRow: Float64Array;
+  /** Likelihood of the result in every outcome class, with the chance of a wrong reading in it. */
+  readonly likelihoodOfClass: Float64Array;
+  readonly classOfRow: Uint16Array;
   /** The part of the likelihood that comes from the reading being wrong. */
   readonly wrongPart: number;
   /** How many different results this observable has been given. */
@@ -32,12 +37,27 @@ export function updateBelief<O extends Observable>(
 ): Belief {
   const contributions = groupRepeats(family, evidence).map((group) => weigh(family, group));
   const logWeights = Float64Array.from(family.logPrior);
-  for (const { likelihoodOfRow } of contributions) {
+  for (const { likelihoodOfClass, classOfRow } of contributions) {
+    const logLikelihood = likelihoodOfClass.map(Math.log);
     for (let row = 0; row < family.rowCount; row++) {
-      logWeights[row]! += Math.log(likelihoodOfRow[row]!);
+      logWeights[row]! += logLikelihood[classOfRow[row]!]!;
     }
   }
-  return { probabilities: normalised(logWeights), contributions };
+  const probabilities = normalised(logWeights);
+  const byHypothesis = sumOverPoints(family, probabilities);
+  const active = [...byHypothesis.keys()].filter((h) => byHypothesis[h]! > 1e-9);
+  return { probabilities, byHypothesis, active, contributions };
+}
+
+function sumOverPoints(
+  { model, pointCount }: CompiledFamily<never>,
+  probabilities: Float64Array,
+): Float64Array {
+  return Float64Array.from(model.hypotheses, (_, h) => {
+    let sum = 0;
+    for (let row = h * pointCount; row < (h + 1) * pointCount; row++) sum += probabilities[row]!;
+    return sum;
+  });
 }
 
 function normalised(logWeights: Float64Array): Float64Array {
@@ -116,19 +136,16 @@ function weigh<O extends Observable>(
       ? { kind: 'number' as const, value: mean(members) }
       : first.result;
   const wrongPart = errorRate * wrongDensity(result, classes[0]!);
-  const likelihoodOfClass = classes.map((each: OutcomeClass) =>
+  const likelihoodOfClass = Float64Array.from(classes, (each: OutcomeClass) =>
     Math.max(leastLikelihood, (1 - errorRate) * rightDensity(result, each) + wrongPart),
   );
-  const likelihoodOfRow = new Float64Array(family.rowCount);
   const rowsAfter = family.rowsAfter(first.repairsBefore);
-  for (let row = 0; row < family.rowCount; row++) {
-    likelihoodOfRow[row] = likelihoodOfClass[classOfRow[rowsAfter ? rowsAfter[row]! : row]!]!;
-  }
   return {
     entryIds: members.map((each) => each.entryId),
     checkId: first.checkId,
     observableKey: first.observable.key,
-    likelihoodOfRow,
+    likelihoodOfClass,
+    classOfRow: rowsAfter ? Uint16Array.from(rowsAfter, (after) => classOfRow[after]!) : classOfRow,
     wrongPart,
     rivals,
     taken: members.length,
@@ -141,21 +158,11 @@ function mean(members: readonly Evidence[]): number {
   return sum / members.length;
 }
 
-/** Probability of each hypothesis, summed over the shared unknowns. */
-export function hypothesisProbabilities(family: CompiledFamily<never>, belief: Belief): number[] {
-  const { pointCount } = family;
-  return family.model.hypotheses.map((_, index) => {
-    let sum = 0;
-    for (let g = 0; g < pointCount; g++) sum += belief.probabilities[index * pointCount + g]!;
-    return sum;
-  });
-}
-
 /** Probability of each first repair, in the order of `family.repairs`. */
 export function repairProbabilities(family: CompiledFamily<never>, belief: Belief): Float64Array {
   const sums = new Float64Array(family.repairs.length);
-  for (let row = 0; row < family.rowCount; row++) {
-    sums[family.repairOfRow[row]!]! += belief.probabilities[row]!;
+  for (const h of belief.active) {
+    sums[family.repairOfHypothesis[h]!]! += belief.byHypothesis[h]!;
   }
   return sums;
 }

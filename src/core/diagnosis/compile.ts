@@ -11,9 +11,9 @@ export interface CompiledFamily<O extends Observable = Observable> {
   readonly pointCount: number;
   /** Natural logarithm of the prior of each row; the priors sum to 1. */
   readonly logPrior: Float64Array;
-  /** Repairs in a fixed order, and the first repair of each row's hypothesis as an index into it. */
+  /** Repairs in a fixed order, and the first repair of each hypothesis as an index into it. */
   readonly repairs: readonly string[];
-  readonly repairOfRow: Uint8Array;
+  readonly repairOfHypothesis: Uint8Array;
   table(observable: O): ObservableTable;
   /** For each row, the row that stands after the repairs. */
   rowsAfter(repairs: readonly string[]): Uint32Array | undefined;
@@ -22,6 +22,8 @@ export interface CompiledFamily<O extends Observable = Observable> {
 export interface ObservableTable {
   readonly classes: readonly OutcomeClass[];
   readonly classOfRow: Uint16Array;
+  /** For each hypothesis, 1 where its class does not depend on the shared unknowns: most do not, and cost no loop. */
+  readonly isFlat: Uint8Array;
 }
 
 /** Two predictions share a class if they differ by less than this share of the meter's spread. */
@@ -32,16 +34,15 @@ export function compileFamily<O extends Observable>(model: FamilyModel<O>): Comp
   const pointCount = grid.length;
   const rowCount = model.hypotheses.length * pointCount;
   const logPrior = new Float64Array(rowCount);
-  const repairOfRow = new Uint8Array(rowCount);
+  const repairOfHypothesis = new Uint8Array(model.hypotheses.length);
   const repairs = [...new Set(model.hypotheses.map((each) => each.repairs[0]!))].sort();
   const totalWeight = model.hypotheses.reduce((sum, each) => sum + each.weight, 0);
 
   model.hypotheses.forEach((hypothesis, index) => {
-    const repair = repairs.indexOf(hypothesis.repairs[0]!);
+    repairOfHypothesis[index] = repairs.indexOf(hypothesis.repairs[0]!);
     grid.forEach((point, offset) => {
       const row = index * pointCount + offset;
       logPrior[row] = Math.log((hypothesis.weight / totalWeight) * point.share);
-      repairOfRow[row] = repair;
     });
   });
 
@@ -53,7 +54,7 @@ export function compileFamily<O extends Observable>(model: FamilyModel<O>): Comp
     pointCount,
     logPrior,
     repairs,
-    repairOfRow,
+    repairOfHypothesis,
     table(observable) {
       let found = tables.get(observable.key);
       if (!found) {
@@ -80,15 +81,18 @@ export function compileFamily<O extends Observable>(model: FamilyModel<O>): Comp
 }
 
 interface GridPoint {
+  /** Which point of each unknown's own grid. */
+  readonly steps: readonly number[];
   readonly logRatios: readonly number[];
   readonly share: number;
 }
 
 function gridPoints({ unknowns }: FamilyModel<never>): GridPoint[] {
-  let points: GridPoint[] = [{ logRatios: [], share: 1 }];
+  let points: GridPoint[] = [{ steps: [], logRatios: [], share: 1 }];
   for (const unknown of unknowns) {
     points = points.flatMap((each) =>
-      unknown.points.map(({ logRatio, share }) => ({
+      unknown.points.map(({ logRatio, share }, step) => ({
+        steps: [...each.steps, step],
         logRatios: [...each.logRatios, logRatio],
         share: each.share * share,
       })),
@@ -104,8 +108,8 @@ function compileTable<O extends Observable>(
 ): ObservableTable {
   const classOfRow = new Uint16Array(model.hypotheses.length * grid.length);
   const classes: OutcomeClass[] = [];
-  const classByKey = new Map<string, number>();
-  const classFor = (key: string, make: () => OutcomeClass): number => {
+  const classByKey = new Map<string | number, number>();
+  const classFor = (key: string | number, make: () => OutcomeClass): number => {
     let index = classByKey.get(key);
     if (index === undefined) {
       index = classes.length;
@@ -113,6 +117,17 @@ function compileTable<O extends Observable>(
       classByKey.set(key, index);
     }
     return index;
+  };
+
+  const quantityClass = (prediction: QuantityPrediction, point: GridPoint): number => {
+    const { centre, spread } = placed(prediction, point);
+    const place = Math.round(centre / (classWidth * Math.min(spread, 0.05)));
+    return classFor(place * 1024 + Math.round(Math.log(spread) * 4) + 512, () => ({
+      kind: 'quantity',
+      meter: prediction.meter,
+      centre,
+      spread,
+    }));
   };
 
   for (let h = 0; h < model.hypotheses.length; h++) {
@@ -130,23 +145,34 @@ function compileTable<O extends Observable>(
       );
       continue;
     }
-    const varies = prediction.gradients.some((each) => each !== 0) && !prediction.floats;
+    const varies = prediction.gradients.map((each) => each !== 0 && !prediction.floats);
+    if (!varies.includes(true)) {
+      classOfRow.fill(quantityClass(prediction, grid[0]!), start, start + grid.length);
+      continue;
+    }
+    // Points that differ only in what this reading does not depend on share their class.
+    const classOfCombination = new Map<number, number>();
     for (let g = 0; g < grid.length; g++) {
-      if (g > 0 && !varies) {
-        classOfRow[start + g] = classOfRow[start]!;
-        continue;
+      let combination = 0;
+      for (let u = 0; u < varies.length; u++) {
+        combination = combination * 16 + (varies[u] ? grid[g]!.steps[u]! : 0);
       }
-      const { centre, spread } = placed(prediction, grid[g]!);
-      const key = `${Math.round(centre / (classWidth * Math.min(spread, 0.05)))} ${Math.round(Math.log(spread) * 4)}`;
-      classOfRow[start + g] = classFor(key, () => ({
-        kind: 'quantity',
-        meter: prediction.meter,
-        centre,
-        spread,
-      }));
+      let found = classOfCombination.get(combination);
+      if (found === undefined) {
+        found = quantityClass(prediction, grid[g]!);
+        classOfCombination.set(combination, found);
+      }
+      classOfRow[start + g] = found;
     }
   }
-  return { classes, classOfRow };
+  const isFlat = Uint8Array.from(model.hypotheses, (_, h) => {
+    const start = h * grid.length;
+    for (let g = 1; g < grid.length; g++) {
+      if (classOfRow[start + g] !== classOfRow[start]) return 0;
+    }
+    return 1;
+  });
+  return { classes, classOfRow, isFlat };
 }
 
 function placed(

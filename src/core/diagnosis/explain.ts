@@ -1,7 +1,7 @@
-import { hypothesisProbabilities, type Belief, type Contribution } from './belief';
+import type { Belief, Contribution } from './belief';
 import type { CompiledFamily } from './compile';
 import { classMasses } from './plan';
-import { fromScale, overRangeChance } from './meter';
+import { fromScale, overRangeChance, type OutcomeClass } from './meter';
 import type { Observable } from './model';
 
 export interface Suspect {
@@ -15,24 +15,23 @@ export interface Suspect {
 
 /** Every repair with its probability, its faults and the entries that speak for and against it; most likely first. */
 export function listSuspects(family: CompiledFamily<never>, belief: Belief): Suspect[] {
-  const { model, pointCount } = family;
-  const byHypothesis = hypothesisProbabilities(family, belief);
-  const suspects = family.repairs.map((repair) => {
+  const { model, repairs } = family;
+  const { byHypothesis } = belief;
+  const weights = belief.contributions.map((each) => weightsByRepair(family, belief, each));
+  const suspects = repairs.map((repair, repairIndex) => {
     const faults = new Map<string, number>();
-    const rowIsOfRepair = new Uint8Array(family.rowCount);
-    const allRepairs = new Map<string, number>();
+    const sets = new Map<string, number>();
     let probability = 0;
     model.hypotheses.forEach((hypothesis, index) => {
       if (hypothesis.repairs[0] !== repair) return;
       const share = byHypothesis[index]!;
       probability += share;
-      rowIsOfRepair.fill(1, index * pointCount, (index + 1) * pointCount);
       const named = hypothesis.faults.length > 0 ? hypothesis.faults : ['no-fault'];
       for (const fault of named) faults.set(fault, (faults.get(fault) ?? 0) + share);
       const key = hypothesis.repairs.join(' ');
-      allRepairs.set(key, (allRepairs.get(key) ?? 0) + share);
+      sets.set(key, (sets.get(key) ?? 0) + share);
     });
-    const likeliest = [...allRepairs].sort((one, other) => other[1] - one[1])[0]![0];
+    const likeliest = [...sets].sort((one, other) => other[1] - one[1])[0]![0];
     return {
       repair,
       repairs: likeliest.split(' '),
@@ -41,46 +40,46 @@ export function listSuspects(family: CompiledFamily<never>, belief: Belief): Sus
         .map(([id, each]) => ({ id, probability: each }))
         .filter((each) => each.probability > 1e-4)
         .sort((one, other) => other.probability - one.probability),
-      why: belief.contributions.flatMap((contribution) =>
-        weightsOf(family, belief, contribution, rowIsOfRepair),
-      ),
+      why: belief.contributions.flatMap(({ entryIds }, c) => {
+        const decibans = weights[c]![repairIndex]!;
+        return entryIds.map((entry) => ({ entry, decibans: decibans / entryIds.length }));
+      }),
     };
   });
   return suspects.sort(
-    (one, other) =>
-      other.probability - one.probability || one.repair.localeCompare(other.repair),
+    (one, other) => other.probability - one.probability || one.repair.localeCompare(other.repair),
   );
 }
 
 /**
- * Weight of evidence of an entry for a suspect against all else, in decibans: 10·log10 of the ratio of its likelihoods,
- * given all the other entries.
+ * Weight of evidence of a contribution for each repair against all else, in decibans: 10·log10 of the ratio of its
+ * likelihoods, given all the other entries.
  */
-function weightsOf(
+function weightsByRepair(
   family: CompiledFamily<never>,
   belief: Belief,
-  { entryIds, likelihoodOfRow }: Contribution,
-  rowIsOfRepair: Uint8Array,
-): { entry: string; decibans: number }[] {
-  let withSuspect = 0;
-  let suspectElse = 0;
-  let withRest = 0;
-  let restElse = 0;
-  for (let row = 0; row < family.rowCount; row++) {
-    const posterior = belief.probabilities[row]!;
-    const without = posterior / likelihoodOfRow[row]!;
-    if (rowIsOfRepair[row] === 1) {
-      withSuspect += posterior;
-      suspectElse += without;
-    } else {
-      withRest += posterior;
-      restElse += without;
+  { likelihoodOfClass, classOfRow }: Contribution,
+): Float64Array {
+  const count = family.repairs.length;
+  const withEntry = new Float64Array(count);
+  const without = new Float64Array(count);
+  family.repairOfHypothesis.forEach((repair, h) => {
+    withEntry[repair]! += belief.byHypothesis[h]!;
+    for (let row = h * family.pointCount; row < (h + 1) * family.pointCount; row++) {
+      without[repair]! += belief.probabilities[row]! / likelihoodOfClass[classOfRow[row]!]!;
     }
-  }
-  if (suspectElse === 0 || restElse === 0 || withRest === 0 || withSuspect === 0) return [];
-  const decibans = 10 * Math.log10(withSuspect / suspectElse / (withRest / restElse));
-  return entryIds.map((entry) => ({ entry, decibans: decibans / entryIds.length }));
+  });
+  const allWith = sum(withEntry);
+  const allWithout = sum(without);
+  return withEntry.map((each, repair) => {
+    const forSuspect = each / without[repair]!;
+    const forRest = (allWith - each) / (allWithout - without[repair]!);
+    const decibans = 10 * Math.log10(forSuspect / forRest);
+    return Number.isFinite(decibans) ? decibans : 0;
+  });
 }
+
+const sum = (values: Float64Array) => values.reduce((total, each) => total + each, 0);
 
 export interface Doubt {
   readonly entryIds: readonly string[];
@@ -100,30 +99,33 @@ export interface Consistency {
 
 /** How well the readings fit one unit, and which of them does not. */
 export function judgeConsistency(family: CompiledFamily<never>, belief: Belief): Consistency {
-  const { probabilities, contributions } = belief;
+  const { probabilities, active, contributions } = belief;
+  const { pointCount } = family;
+  const wrongOfClass = contributions.map(({ likelihoodOfClass, wrongPart }) =>
+    likelihoodOfClass.map((likelihood) => Math.min(1, wrongPart / likelihood)),
+  );
+  const wrong = new Float64Array(contributions.length);
   let allTrue = 0;
-  for (let row = 0; row < family.rowCount; row++) {
-    const probability = probabilities[row]!;
-    if (probability < 1e-12) continue;
-    let right = 1;
-    for (const { likelihoodOfRow, wrongPart } of contributions) {
-      right *= Math.max(0, 1 - wrongPart / likelihoodOfRow[row]!);
+  for (const h of active) {
+    for (let row = h * pointCount; row < (h + 1) * pointCount; row++) {
+      const probability = probabilities[row]!;
+      if (probability < 1e-9) continue;
+      let right = 1;
+      for (let c = 0; c < contributions.length; c++) {
+        const share = wrongOfClass[c]![contributions[c]!.classOfRow[row]!]!;
+        right *= 1 - share;
+        wrong[c]! += probability * share;
+      }
+      allTrue += probability * right;
     }
-    allTrue += probability * right;
   }
-  const doubts = contributions.map((each) => {
-    let wrong = 0;
-    for (let row = 0; row < family.rowCount; row++) {
-      wrong += probabilities[row]! * Math.min(1, each.wrongPart / each.likelihoodOfRow[row]!);
-    }
-    return {
-      entryIds: each.entryIds,
-      checkId: each.checkId,
-      probabilityWrong: wrong,
-      taken: each.taken,
-      contradicted: each.rivals > 0,
-    };
-  });
+  const doubts = contributions.map((each, c) => ({
+    entryIds: each.entryIds,
+    checkId: each.checkId,
+    probabilityWrong: wrong[c]!,
+    taken: each.taken,
+    contradicted: each.rivals > 0,
+  }));
   return {
     allTrue,
     doubts: doubts.sort((one, other) => other.probabilityWrong - one.probabilityWrong),
@@ -135,7 +137,12 @@ export interface ExpectedBand {
   readonly repair: string;
   readonly probability: number;
   readonly reads:
-    | { readonly kind: 'range'; readonly from: number; readonly to: number; readonly centre: number }
+    | {
+        readonly kind: 'range';
+        readonly from: number;
+        readonly to: number;
+        readonly centre: number;
+      }
     | { readonly kind: 'over-range' }
     | { readonly kind: 'outcome'; readonly outcome: string };
 }
@@ -162,7 +169,10 @@ export function expectBands<O extends Observable>(
     .sort((one, other) => other.probability - one.probability);
 }
 
-type ClassPart = { outcome: import('./meter').OutcomeClass; mass: number };
+interface ClassPart {
+  readonly outcome: OutcomeClass;
+  readonly mass: number;
+}
 
 function bandsOf(repair: string, parts: readonly ClassPart[]): ExpectedBand[] {
   const outcomes = new Map<string, number>();

@@ -44,9 +44,9 @@ export function planNext<O extends Observable>(
 ): Plan<O> {
   const present = repairProbabilities(family, belief);
   const lead = Math.max(...present);
-  const entropyNow = entropy(present);
+  const openRepairs = [...present.keys()].filter((repair) => present[repair]! > 1e-6);
   const appraisals = candidates
-    .map((candidate) => appraise(family, belief, candidate, entropyNow))
+    .map((candidate) => appraise(family, belief, candidate, present, openRepairs))
     .sort(
       (one, other) =>
         other.information / other.costMinutes - one.information / one.costMinutes ||
@@ -66,27 +66,34 @@ function appraise<O extends Observable>(
   family: CompiledFamily<O>,
   belief: Belief,
   candidate: Candidate<O>,
-  entropyNow: number,
+  present: Float64Array,
+  openRepairs: readonly number[],
 ): Appraisal<O> {
   const table = family.table(candidate.observable);
   const repairCount = family.repairs.length;
   const massOf = classMasses(family, belief, table);
-  const outcomes = outcomeShares(table.classes, massOf.total, candidate.errorRate);
+  const outcomes = outcomeShares(table.classes, massOf.total);
   const joint = new Float64Array(outcomes.binCount * repairCount);
   for (let c = 0; c < table.classes.length; c++) {
-    if (massOf.total[c]! < 1e-9) continue;
+    if (massOf.total[c]! < 1e-7) continue;
     for (let bin = 0; bin < outcomes.binCount; bin++) {
       const share = outcomes.shares[c * outcomes.binCount + bin]!;
-      if (share < 1e-9) continue;
-      for (let repair = 0; repair < repairCount; repair++) {
+      if (share < 1e-7) continue;
+      for (const repair of openRepairs) {
         joint[bin * repairCount + repair]! += share * massOf.byRepair[c * repairCount + repair]!;
       }
     }
   }
+  const { errorRate } = candidate;
   let entropyAfter = 0;
   let expectedLead = 0;
   for (let bin = 0; bin < outcomes.binCount; bin++) {
-    const column = joint.subarray(bin * repairCount, (bin + 1) * repairCount);
+    // A wrong reading may fall into any bin, and says nothing of the repair.
+    const column = openRepairs.map(
+      (repair) =>
+        (1 - errorRate) * joint[bin * repairCount + repair]! +
+        (errorRate / outcomes.binCount) * present[repair]!,
+    );
     let total = 0;
     let most = 0;
     for (const each of column) {
@@ -99,7 +106,7 @@ function appraise<O extends Observable>(
   }
   return {
     candidate,
-    information: Math.max(0, entropyNow - entropyAfter),
+    information: Math.max(0, entropy(present) - entropyAfter),
     costMinutes: candidate.accessMinutes + candidate.minutes + candidate.hazardMinutes,
     expectedLead,
   };
@@ -109,28 +116,38 @@ function appraise<O extends Observable>(
 export function classMasses(
   family: CompiledFamily<never>,
   belief: Belief,
-  { classes, classOfRow }: ObservableTable,
+  { classes, classOfRow, isFlat }: ObservableTable,
 ) {
   const repairCount = family.repairs.length;
   const total = new Float64Array(classes.length);
   const byRepair = new Float64Array(classes.length * repairCount);
-  for (let row = 0; row < family.rowCount; row++) {
-    const mass = belief.probabilities[row]!;
-    const index = classOfRow[row]!;
-    total[index]! += mass;
-    byRepair[index * repairCount + family.repairOfRow[row]!]! += mass;
+  const { pointCount } = family;
+  for (const h of belief.active) {
+    const repair = family.repairOfHypothesis[h]!;
+    const start = h * pointCount;
+    if (isFlat[h] === 1) {
+      const mass = belief.byHypothesis[h]!;
+      total[classOfRow[start]!]! += mass;
+      byRepair[classOfRow[start]! * repairCount + repair]! += mass;
+      continue;
+    }
+    for (let row = start; row < start + pointCount; row++) {
+      const mass = belief.probabilities[row]!;
+      const index = classOfRow[row]!;
+      total[index]! += mass;
+      byRepair[index * repairCount + repair]! += mass;
+    }
   }
   return { total, byRepair };
 }
 
 /**
  * Cuts the outcomes of a check into a few bins, at the gaps between what the classes predict, and gives the
- * probability of each bin under each class.
+ * probability of each bin under each class, for readings that were taken rightly.
  */
 function outcomeShares(
   classes: readonly OutcomeClass[],
   masses: Float64Array,
-  errorRate: number,
 ): { binCount: number; shares: Float64Array } {
   const first = classes[0]!;
   if (first.kind === 'outcomes') {
@@ -138,8 +155,8 @@ function outcomeShares(
     const shares = new Float64Array(classes.length * values.length);
     classes.forEach((each, c) =>
       values.forEach((value, bin) => {
-        const right = each.kind === 'outcomes' ? (each.probabilities[value] ?? 0) : 0;
-        shares[c * values.length + bin] = (1 - errorRate) * right + errorRate / values.length;
+        if (each.kind !== 'outcomes') return;
+        shares[c * values.length + bin] = each.probabilities[value] ?? 0;
       }),
     );
     return { binCount: values.length, shares };
@@ -148,7 +165,7 @@ function outcomeShares(
   const binCount = cuts.length + 2;
   const shares = new Float64Array(classes.length * binCount);
   classes.forEach((each, c) => {
-    if (each.kind !== 'quantity') return;
+    if (each.kind !== 'quantity' || masses[c]! < 1e-7) return;
     const over =
       each.meter.overRangeAbove === undefined
         ? 0
@@ -156,11 +173,10 @@ function outcomeShares(
     let below = 0;
     for (let bin = 0; bin < binCount - 1; bin++) {
       const upTo = bin < cuts.length ? normalBelow((cuts[bin]! - each.centre) / each.spread) : 1;
-      shares[c * binCount + bin] =
-        (1 - errorRate) * (1 - over) * (upTo - below) + errorRate / binCount;
+      shares[c * binCount + bin] = (1 - over) * (upTo - below);
       below = upTo;
     }
-    shares[c * binCount + binCount - 1] = (1 - errorRate) * over + errorRate / binCount;
+    shares[c * binCount + binCount - 1] = over;
   });
   return { binCount, shares };
 }
@@ -174,13 +190,15 @@ function cutPoints(classes: readonly OutcomeClass[], masses: Float64Array): numb
   for (let k = 1; k < present.length; k++) {
     const [lower, upper] = [present[k - 1]!, present[k]!];
     if (upper.centre - lower.centre > 1.5 * Math.min(lower.spread, upper.spread)) {
-      cuts.push((lower.centre * upper.spread + upper.centre * lower.spread) / (lower.spread + upper.spread));
+      cuts.push(
+        (lower.centre * upper.spread + upper.centre * lower.spread) / (lower.spread + upper.spread),
+      );
     }
   }
   return cuts;
 }
 
-function entropy(shares: Float64Array): number {
+function entropy(shares: Iterable<number>): number {
   let sum = 0;
   for (const each of shares) if (each > 0) sum -= each * Math.log(each);
   return sum;

@@ -28,7 +28,13 @@ import {
   type ExpectedBand,
   type Suspect,
 } from '../diagnosis';
-import { foldEntries, walkEntries, type FamilyCatalogue, type JobFile, type JobState } from '../job-file';
+import {
+  foldEntries,
+  walkEntries,
+  type FamilyCatalogue,
+  type JobFile,
+  type JobState,
+} from '../job-file';
 import { evidenceOf } from './evidence';
 
 export const engineVersion = 'ohmmeter-0.1.0';

@@ -30,7 +30,10 @@ export function readJobFile(
 ): ReadJobFile {
   if (text.length > mostBytes) {
     const megabytes = (text.length / 1024 / 1024).toFixed(1);
-    return refuse('', `The file has ${megabytes} MB; a job file has at most 5 MB. Photographs go in a bundle.`);
+    return refuse(
+      '',
+      `The file has ${megabytes} MB; a job file has at most 5 MB. Photographs go in a bundle.`,
+    );
   }
   let parsed: unknown;
   try {
@@ -78,7 +81,9 @@ function checkNames(
 /** Checks one entry against the schema. */
 export function readEntry(
   value: unknown,
-): { readonly ok: true; readonly entry: Entry } | { readonly ok: false; readonly problems: readonly JobFileProblem[] } {
+):
+  | { readonly ok: true; readonly entry: Entry }
+  | { readonly ok: false; readonly problems: readonly JobFileProblem[] } {
   return validateEntry(value)
     ? { ok: true, entry: value }
     : { ok: false, problems: distinct((validateEntry.errors ?? []).map(inWords)) };
@@ -92,7 +97,13 @@ function entryConflicts(entries: readonly Entry[]): JobFileProblem[] {
     const earlier = seen.get(each.id);
     seen.set(each.id, earlier ?? content);
     return earlier !== undefined && earlier !== content
-      ? [{ pointer: `/entries/${index}/id`, message: 'An entry with this id and other content came before. Ids are never used twice.' }]
+      ? [
+          {
+            pointer: `/entries/${index}/id`,
+            message:
+              'An entry with this id and other content came before. Ids are never used twice.',
+          },
+        ]
       : [];
   });
 }
@@ -162,7 +173,11 @@ const reach: Readonly<Record<string, readonly [number, number]>> = {
   celsius: [-40, 150],
 };
 
-function namesProblems(entry: Entry, pointer: string, catalogue: FamilyCatalogue): JobFileProblem[] {
+function namesProblems(
+  entry: Entry,
+  pointer: string,
+  catalogue: FamilyCatalogue,
+): JobFileProblem[] {
   if (entry.kind === 'observation' || entry.kind === 'skip' || entry.kind === 'series') {
     const check = catalogue.check(entry.check);
     if (!check) return [unknownCheck(pointer, entry.check, catalogue)];
@@ -176,7 +191,11 @@ function namesProblems(entry: Entry, pointer: string, catalogue: FamilyCatalogue
     }
     return [];
   }
-  if (entry.kind === 'action' && entry.wire !== undefined && !(entry.wire in catalogue.conductors)) {
+  if (
+    entry.kind === 'action' &&
+    entry.wire !== undefined &&
+    !(entry.wire in catalogue.conductors)
+  ) {
     return [{ pointer: `${pointer}/wire`, message: `No conductor is named "${entry.wire}".` }];
   }
   if (entry.kind !== 'reading') return [];
@@ -191,7 +210,9 @@ function readingProblems(
   const check = entry.check === undefined ? undefined : catalogue.check(entry.check);
   if (entry.check !== undefined && !check) return [unknownCheck(pointer, entry.check, catalogue)];
   if (check && check.kind !== 'reading') {
-    return [{ pointer: `${pointer}/check`, message: `"${entry.check}" is looked at, not measured.` }];
+    return [
+      { pointer: `${pointer}/check`, message: `"${entry.check}" is looked at, not measured.` },
+    ];
   }
   if (!check && !entry.between && !entry.around) {
     return [

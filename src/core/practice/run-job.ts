@@ -65,7 +65,8 @@ export function entryOfAnswer(
     return { id, at, kind: 'observation', check, value: answer.outcome };
   }
   const unitKey = valueKey[checkNames[check].quantity!];
-  const value = answer.kind === 'over-range' ? { overRange: true as const } : { [unitKey]: answer.value };
+  const value =
+    answer.kind === 'over-range' ? { overRange: true as const } : { [unitKey]: answer.value };
   return { id, at, kind: 'reading', check, value };
 }
 
@@ -78,7 +79,10 @@ const valueKey = {
 
 /** The entries that an access step leaves in the logbook. */
 export function entriesOfStep(step: AccessStep, clock: Clock): Entry[] {
-  const action = (minutes: number, rest: Omit<Extract<Entry, { kind: 'action' }>, 'id' | 'at' | 'kind'>): Entry => ({
+  const action = (
+    minutes: number,
+    rest: Omit<Extract<Entry, { kind: 'action' }>, 'id' | 'at' | 'kind'>,
+  ): Entry => ({
     id: clock.newId(),
     at: clock.after(minutes),
     kind: 'action',

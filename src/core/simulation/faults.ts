@@ -76,7 +76,9 @@ function detailsOf(id: string, random: Random): Details {
     return { changes: elementChanges(part, mode, random) };
   }
   if (mode === 'resistive') {
-    return { changes: { [part]: { ohm: Math.exp(Math.log(2.6) + random.next() * Math.log(28 / 2.6)) } } };
+    return {
+      changes: { [part]: { ohm: Math.exp(Math.log(2.6) + random.next() * Math.log(28 / 2.6)) } },
+    };
   }
   if (mode === 'open' && part !== 'earth-bond') return { changes: { [part]: 'open' } };
   return fixed[id] ?? { changes: {} };
@@ -101,7 +103,14 @@ function elementChanges(
   if (mode === 'earthed') {
     const how = random.next();
     if (how < 0.3) {
-      return leak(random.pick([[0.17, 1], [0.5, 1], [0.83, 1]] as const), near(3, 0.5));
+      return leak(
+        random.pick([
+          [0.17, 1],
+          [0.5, 1],
+          [0.83, 1],
+        ] as const),
+        near(3, 0.5),
+      );
     }
     return leak(0.5, near(how < 0.6 ? 110 : 3500, 0.5));
   }

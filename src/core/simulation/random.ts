@@ -21,8 +21,7 @@ export function seededRandom(seed: number): Random {
   };
   return {
     next,
-    normal: () =>
-      Math.sqrt(-2 * Math.log(1 - next())) * Math.cos(2 * Math.PI * next()),
+    normal: () => Math.sqrt(-2 * Math.log(1 - next())) * Math.cos(2 * Math.PI * next()),
     chance: (probability) => next() < probability,
     pick(weighted) {
       const total = weighted.reduce((sum, [, weight]) => sum + weight, 0);

@@ -73,7 +73,10 @@ export function simulateUnit(
       const circuit = solveCircuit(buildNetlist(truePlate, changes(), switches));
       if (names.kind === 'observation') {
         const watt = powers(circuit).upper + powers(circuit).lower;
-        return { kind: 'outcome', outcome: look(check, mended ? undefined : drawn, water, state, watt, random) };
+        return {
+          kind: 'outcome',
+          outcome: look(check, mended ? undefined : drawn, water, state, watt, random),
+        };
       }
       if (random.chance(wrongReadings)) return slip(names.quantity, random);
       if (names.quantity === 'temperature') {
@@ -90,7 +93,9 @@ export function simulateUnit(
       const [from, to] = names.between!;
       const seen = circuit.probeResistance(from!, to!).value;
       if (names.quantity === 'resistance') {
-        return seen > 20e6 ? { kind: 'over-range' } : noisy(seen + truth.leadOhm, 0.015, 0.1, random);
+        return seen > 20e6
+          ? { kind: 'over-range' }
+          : noisy(seen + truth.leadOhm, 0.015, 0.1, random);
       }
       const open = Math.abs(circuit.probeVoltage(from!, to!).value);
       if (seen > 150e3 && open > 1) return { kind: 'number', value: random.next() * 50 };
@@ -128,7 +133,9 @@ function withRatio(changes: SimulatedFault['changes'], truth: Truth): Record<str
           : 1;
       return [
         id,
-        typeof change === 'object' && 'factor' in change ? { factor: change.factor * ratio } : change,
+        typeof change === 'object' && 'factor' in change
+          ? { factor: change.factor * ratio }
+          : change,
       ];
     }),
   );
@@ -157,10 +164,18 @@ function settle(
   random: Random,
 ): Water {
   const coldWater = 14 + 8 * random.next();
-  const cold = { topCelsius: coldWater, bottomCelsius: coldWater, limitTripped: false, breakerTrips: false };
+  const cold = {
+    topCelsius: coldWater,
+    bottomCelsius: coldWater,
+    limitTripped: false,
+    breakerTrips: false,
+  };
   if (fault.supply) return cold;
   if (fault.id === 'limit.nuisance-trip') return { ...cold, limitTripped: true };
-  const solve = (upper: SwitchPositions['upperThermostat'], lower: SwitchPositions['lowerThermostat']) =>
+  const solve = (
+    upper: SwitchPositions['upperThermostat'],
+    lower: SwitchPositions['lowerThermostat'],
+  ) =>
     solveCircuit(
       buildNetlist(plate, changes, {
         breaker: 'on',
@@ -247,7 +262,8 @@ function outlet(
   const first = check === 'outlet-first';
   let celsius = first ? topCelsius - 1 : Math.min(topCelsius, bottomCelsius + 4) - 2;
   if (!first && topCelsius > 25 && bottomCelsius < 25) celsius = 26 + 12 * random.next();
-  if (fault?.id === 'dip-tube.gone') celsius = first ? 40 + 8 * random.next() : 22 + 9 * random.next();
+  if (fault?.id === 'dip-tube.gone')
+    celsius = first ? 40 + 8 * random.next() : 22 + 9 * random.next();
   if (fault?.id === 'sediment' && !first) celsius = 36 + 11 * random.next();
   return Math.round((celsius + 1.5 * random.normal()) * 10) / 10;
 }
@@ -278,6 +294,13 @@ function look(
       const element = check.replace('-beep', '');
       return id === `${element}.open` || id === `${element}.burst` ? 'silent' : 'beeps';
     }
+    case 'upper-thermostat-warm-test':
+    case 'lower-thermostat-warm-test': {
+      const mode = id.startsWith(check.replace('-warm-test', '')) ? id.split('.')[1]! : '';
+      if (['welded', 'both-contacts-closed'].includes(mode)) return 'stays-closed';
+      if (['never-closes', 'dead', 'stuck-down'].includes(mode)) return 'never-closed';
+      return random.chance(0.97) ? 'opens' : 'stays-closed';
+    }
     case 'breaker-recycle':
       return fault && water.breakerTrips ? 'trips' : 'holds';
     case 'recovery-after-30-min':
@@ -304,7 +327,11 @@ function complain(id: string, water: Water, random: Random): SimulatedUnit['comp
   const answers: Record<string, string> = {
     onset: random.chance(id === 'sediment' ? 0.85 : 0.15) ? 'gradual' : 'sudden',
     allOutlets: String(!(id === 'demand' && random.chance(0.4))),
-    breaker: water.breakerTrips ? 'again' : id === 'supply.off' && random.chance(0.5) ? 'once' : 'no',
+    breaker: water.breakerTrips
+      ? 'again'
+      : id === 'supply.off' && random.chance(0.5)
+        ? 'once'
+        : 'no',
   };
   if (random.chance(0.5)) answers.rumble = String(random.chance(id === 'sediment' ? 0.7 : 0.05));
   return { kind, answers };
@@ -318,7 +345,7 @@ function complaintOf(id: string, water: Water, random: Random): string {
   if (water.breakerTrips) return random.chance(0.6) ? 'trips-breaker' : 'no-hot-water';
   if (water.topCelsius > 70 && !water.limitTripped) return 'too-hot';
   if (water.topCelsius < 25 || water.limitTripped) return 'no-hot-water';
-  if (water.bottomCelsius < 25) return random.chance(0.7) ? 'runs-out' : random.chance(0.5) ? 'slow' : 'lukewarm';
+  if (water.bottomCelsius < 25)
+    return random.chance(0.7) ? 'runs-out' : random.chance(0.5) ? 'slow' : 'lukewarm';
   return random.chance(0.5) ? 'slow' : 'runs-out';
 }
-

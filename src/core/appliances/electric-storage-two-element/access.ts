@@ -39,7 +39,8 @@ export function accessSteps(check: CheckId, state: JobState): AccessStep[] {
     if (!state.coversOpen.includes(cover)) steps.push({ kind: 'open-cover', cover });
   }
   for (const lifted of needed) {
-    if (!state.lifted.some((each) => sameEnd(each, lifted))) steps.push({ kind: 'lift-wire', lifted });
+    if (!state.lifted.some((each) => sameEnd(each, lifted)))
+      steps.push({ kind: 'lift-wire', lifted });
   }
   if (implied.lifted !== undefined && !standsAlone) {
     for (const lifted of state.lifted) {
@@ -92,7 +93,10 @@ export function candidateChecks(
         checkId,
         observable: observableOfCheck(checkId, impliedState(checkId, readingState(state))),
         minutes: words.minutes,
-        accessMinutes: accessSteps(checkId, state).reduce((sum, each) => sum + stepMinutes(each), 0),
+        accessMinutes: accessSteps(checkId, state).reduce(
+          (sum, each) => sum + stepMinutes(each),
+          0,
+        ),
         hazardMinutes: words.hazardMinutes ?? 0,
         errorRate: errorRateOf(checkId),
       },

@@ -96,6 +96,14 @@ const deadContact = (label: string, doThis: string, cover: Cover): CheckWords =>
   standsAlone: true,
 });
 
+const warmTest = (cover: Cover, which: string): CheckWords => ({
+  label: `${which} thermostat, warmed`,
+  doThis: `Warm the ${cover} thermostat above its dial, the meter on its contact. It must open.`,
+  minutes: 5,
+  covers: [cover],
+  answers: { opens: 'it opens', 'stays-closed': 'stays closed', 'never-closed': 'was open cold' },
+});
+
 const look = { sound: 'sound', loose: 'loose', scorched: 'scorched' };
 
 export const checkWords: Readonly<Record<CheckId, CheckWords>> = {
@@ -215,6 +223,8 @@ export const checkWords: Readonly<Record<CheckId, CheckWords>> = {
     'Turn the lower dial down. Touch lower thermostat 1 and 2.',
     'lower',
   ),
+  'upper-thermostat-warm-test': warmTest('upper', 'Upper'),
+  'lower-thermostat-warm-test': warmTest('lower', 'Lower'),
   'limit-reset-press': {
     label: 'Limit reset button',
     doThis: 'Press the red button once and listen.',

@@ -31,7 +31,8 @@ const answers: Record<QuestionId, Answer> = {
     if (fault === 'sediment') return { sudden: 0.1, gradual: 0.9 };
     if (fault === 'dials.low' || fault === 'dials.unequal') return { sudden: 0.45, gradual: 0.55 };
     if (fault === 'demand') return { sudden: 0.35, gradual: 0.65 };
-    if (fault.endsWith('resistive') || fault.endsWith('leaky')) return { sudden: 0.6, gradual: 0.4 };
+    if (fault.endsWith('resistive') || fault.endsWith('leaky'))
+      return { sudden: 0.6, gradual: 0.4 };
     if (fault.startsWith('lower-element')) return { sudden: 0.75, gradual: 0.25 };
     return { sudden: 0.88, gradual: 0.12 };
   },
@@ -53,7 +54,8 @@ const answers: Record<QuestionId, Answer> = {
     fault === 'sediment' ? { true: 0.7, false: 0.3 } : { true: 0.07, false: 0.93 },
   afterWork: ({ fault }) => {
     if (fault === 'wiring.crossed-2-4') return { true: 0.9, false: 0.1 };
-    if (/^(splice|w-|strap)/.test(fault) || fault.startsWith('dials')) return { true: 0.25, false: 0.75 };
+    if (/^(splice|w-|strap)/.test(fault) || fault.startsWith('dials'))
+      return { true: 0.25, false: 0.75 };
     if (fault === 'supply.off') return { true: 0.2, false: 0.8 };
     return { true: 0.08, false: 0.92 };
   },
@@ -63,12 +65,25 @@ const isLeaking = (fault: FaultId) => /\.(earthed|burst|leaky)$/.test(fault);
 
 function complaintKinds({ fault, situation }: HeaterHypothesis): Record<string, number> {
   const { topCelsius, bottomCelsius, limitTripped, breakerTrips } = situation;
-  if (fault === 'sediment') return { slow: 0.35, 'runs-out': 0.3, noise: 0.2, lukewarm: 0.08, 'no-hot-water': 0.03 };
-  if (fault === 'dip-tube.gone') return { lukewarm: 0.4, 'runs-out': 0.45, 'no-hot-water': 0.05, swings: 0.03 };
-  if (fault === 'demand') return { 'runs-out': 0.7, slow: 0.12, lukewarm: 0.1, 'no-hot-water': 0.03 };
-  if (fault === 'dials.low') return { lukewarm: 0.75, 'runs-out': 0.12, 'no-hot-water': 0.05, slow: 0.04 };
-  if (fault === 'dials.unequal') return { lukewarm: 0.4, 'runs-out': 0.45, slow: 0.06, 'no-hot-water': 0.03 };
-  if (fault === 'no-fault') return { 'no-hot-water': 0.15, 'runs-out': 0.25, lukewarm: 0.25, slow: 0.1, 'too-hot': 0.05, other: 0.1 };
+  if (fault === 'sediment')
+    return { slow: 0.35, 'runs-out': 0.3, noise: 0.2, lukewarm: 0.08, 'no-hot-water': 0.03 };
+  if (fault === 'dip-tube.gone')
+    return { lukewarm: 0.4, 'runs-out': 0.45, 'no-hot-water': 0.05, swings: 0.03 };
+  if (fault === 'demand')
+    return { 'runs-out': 0.7, slow: 0.12, lukewarm: 0.1, 'no-hot-water': 0.03 };
+  if (fault === 'dials.low')
+    return { lukewarm: 0.75, 'runs-out': 0.12, 'no-hot-water': 0.05, slow: 0.04 };
+  if (fault === 'dials.unequal')
+    return { lukewarm: 0.4, 'runs-out': 0.45, slow: 0.06, 'no-hot-water': 0.03 };
+  if (fault === 'no-fault')
+    return {
+      'no-hot-water': 0.15,
+      'runs-out': 0.25,
+      lukewarm: 0.25,
+      slow: 0.1,
+      'too-hot': 0.05,
+      other: 0.1,
+    };
   if (breakerTrips) return { 'trips-breaker': 0.55, 'trips-rcd': 0.04, 'no-hot-water': 0.38 };
   if (limitTripped) return { 'no-hot-water': 0.86, 'too-hot': 0.09, lukewarm: 0.02 };
   if (topCelsius > 70) return { 'too-hot': 0.82, noise: 0.05, 'no-hot-water': 0.03 };

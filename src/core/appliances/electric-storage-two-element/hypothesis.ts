@@ -42,7 +42,11 @@ export function switchPositions(
     breaker: state.power === 'on' && !noSupply && !situation.breakerTrips ? 'on' : 'off',
     limit: situation.limitTripped && !state.limitReset ? 'tripped' : 'closed',
     upperThermostat: thermostat(situation.topCelsius, state.upperDial, foundDial(fault, 'upper')),
-    lowerThermostat: thermostat(situation.bottomCelsius, state.lowerDial, foundDial(fault, 'lower')),
+    lowerThermostat: thermostat(
+      situation.bottomCelsius,
+      state.lowerDial,
+      foundDial(fault, 'lower'),
+    ),
     lifted: wiresOf(state.lifted),
   };
 }
@@ -65,4 +69,3 @@ function thermostat(
         : foundCelsius + 2;
   return waterCelsius > setCelsius ? 'satisfied' : 'calling';
 }
-

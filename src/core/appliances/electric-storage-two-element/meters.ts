@@ -25,4 +25,3 @@ export const meters = {
   'current-ac': { id: 'current-ac', relativeError: 0.025, floor: 0.15, most: 100 },
   temperature: { id: 'temperature', relativeError: 0.01, floor: 1, most: 100 },
 } as const satisfies Record<string, MeterModel>;
-

@@ -54,7 +54,14 @@ export function probe(
   state: ReadingState,
 ): HeaterObservable {
   const [from, to] = [nodeOf(a, state), nodeOf(b, state)];
-  return { kind: 'probe', quantity, from, to, state, key: `${quantity} ${from} ${to} ${stateKey(state)}` };
+  return {
+    kind: 'probe',
+    quantity,
+    from,
+    to,
+    state,
+    key: `${quantity} ${from} ${to} ${stateKey(state)}`,
+  };
 }
 
 export function clamp(wire: string, state: ReadingState): HeaterObservable {
@@ -80,7 +87,6 @@ export function stateKey(state: ReadingState): string {
     state.power === 'on' && state.breakerCycled ? 'cycled' : '',
   ].join('|');
 }
-
 
 export type ConductorId = keyof typeof names.conductors;
 

@@ -35,7 +35,8 @@ const celsius = (value: number, spreadKelvin: number): Prediction => ({
   floats: false,
 });
 
-const looks = (ofFault: (fault: FaultId) => 'open' | 'resistive' | undefined): Predict =>
+const looks =
+  (ofFault: (fault: FaultId) => 'open' | 'resistive' | undefined): Predict =>
   ({ fault }) => {
     const found = ofFault(fault);
     if (found === 'open') return outcomes({ sound: 0.25, loose: 0.5, scorched: 0.25 });
@@ -52,6 +53,19 @@ const beeps =
     return outcomes({ beeps: 0.95, silent: 0.05 });
   };
 
+const warmTest =
+  (thermostat: 'upper-thermostat' | 'lower-thermostat'): Predict =>
+  ({ fault }) => {
+    const mode = fault.startsWith(thermostat) ? fault.slice(thermostat.length + 1) : '';
+    if (mode === 'welded' || mode === 'both-contacts-closed') {
+      return outcomes({ opens: 0.04, 'stays-closed': 0.95, 'never-closed': 0.01 });
+    }
+    if (mode === 'never-closes' || mode === 'dead' || mode === 'stuck-down') {
+      return outcomes({ opens: 0.04, 'stays-closed': 0.01, 'never-closed': 0.95 });
+    }
+    return outcomes({ opens: 0.96, 'stays-closed': 0.03, 'never-closed': 0.01 });
+  };
+
 const joint = /^(splice-[12]|w-.+|strap-limit)\.(open|resistive)$/;
 
 function jointFault(fault: FaultId, splices: boolean): 'open' | 'resistive' | undefined {
@@ -66,7 +80,9 @@ const predictions: Partial<Record<CheckId, Predict>> = {
       return outcomes({ clicked: 0.2, 'no-click': 0.8 });
     }
     const tripped = situation.limitTripped && !limitReset;
-    return outcomes(tripped ? { clicked: 0.95, 'no-click': 0.05 } : { clicked: 0.04, 'no-click': 0.96 });
+    return outcomes(
+      tripped ? { clicked: 0.95, 'no-click': 0.05 } : { clicked: 0.04, 'no-click': 0.96 },
+    );
   },
   'splices-look': looks((fault) => jointFault(fault, true)),
   'wiring-look': looks((fault) =>
@@ -74,6 +90,8 @@ const predictions: Partial<Record<CheckId, Predict>> = {
   ),
   'upper-element-beep': beeps('upper-element'),
   'lower-element-beep': beeps('lower-element'),
+  'upper-thermostat-warm-test': warmTest('upper-thermostat'),
+  'lower-thermostat-warm-test': warmTest('lower-thermostat'),
   'breaker-recycle': ({ situation }) =>
     outcomes(situation.breakerTrips ? { holds: 0.05, trips: 0.95 } : { holds: 0.98, trips: 0.02 }),
   'recovery-after-30-min': (hypothesis, state, plate) => {
@@ -112,7 +130,9 @@ const predictions: Partial<Record<CheckId, Predict>> = {
       ? outcomes({ usual: 0.15, outsized: 0.85 })
       : outcomes({ usual: 0.94, outsized: 0.06 }),
   'flush-look': ({ fault }) =>
-    fault === 'sediment' ? outcomes({ clear: 0.1, grit: 0.9 }) : outcomes({ clear: 0.88, grit: 0.12 }),
+    fault === 'sediment'
+      ? outcomes({ clear: 0.1, grit: 0.9 })
+      : outcomes({ clear: 0.88, grit: 0.12 }),
   'dip-tube-look': ({ fault }) =>
     fault === 'dip-tube.gone'
       ? outcomes({ sound: 0.03, gone: 0.97 })
@@ -123,7 +143,12 @@ const predictions: Partial<Record<CheckId, Predict>> = {
 function heatingWatt(hypothesis: HeaterHypothesis, state: ReadingState, plate: Plate): number {
   const switches = switchPositions(hypothesis, { ...state, power: 'on', lifted: [] });
   const circuit = solveCircuit(buildNetlist(plate, hypothesis.variant.changes, switches));
-  return ['upper-element.a-half', 'upper-element.b-half', 'lower-element.a-half', 'lower-element.b-half']
+  return [
+    'upper-element.a-half',
+    'upper-element.b-half',
+    'lower-element.a-half',
+    'lower-element.b-half',
+  ]
     .map((branch) => circuit.powerIn(branch))
     .reduce((sum, each) => sum + each, 0);
 }

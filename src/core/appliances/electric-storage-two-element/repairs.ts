@@ -20,7 +20,8 @@ export interface Repair {
 
 const hotWater = 'Stored water scalds. Drain through a hose to a safe place and let it cool first.';
 const live = 'Power off and proved dead on every leg before a wire is touched.';
-const full = 'Fill until a hot tap runs without air before power goes on. A dry element burns out in seconds.';
+const full =
+  'Fill until a hot tap runs without air before power goes on. A dry element burns out in seconds.';
 
 const element = (which: 'upper' | 'lower', volume: string): Repair => ({
   suspect: which === 'upper' ? 'Upper element' : 'Lower element',
@@ -157,7 +158,12 @@ export const repairs = {
       { wire: 'w-lower-feed', end: 'lower-thermostat.1' },
       { wire: 'w-lower-a', end: 'lower-thermostat.2' },
     ],
-    proof: ['lower-contact-high-ohms', 'lower-path-ohms', 'lower-element-amps', 'lower-element-volts'],
+    proof: [
+      'lower-contact-high-ohms',
+      'lower-path-ohms',
+      'lower-element-amps',
+      'lower-element-volts',
+    ],
     minutes: 20,
   },
   'replace-upper-element': element('upper', ''),
@@ -187,7 +193,10 @@ export const repairs = {
     suspect: 'Dials set low or unequal',
     order: 'Set both dials',
     parts: [],
-    steps: ['Both dials equal at about 49 to 52 °C (120 to 125 °F).', 'Record as found and as left.'],
+    steps: [
+      'Both dials equal at about 49 to 52 °C (120 to 125 °F).',
+      'Record as found and as left.',
+    ],
     cautions: ['Hotter water scalds sooner: see the scald times on the report.'],
     wires: [],
     proof: ['outlet-after-5-min', 'outlet-first', 'dials-look'],
@@ -197,7 +206,11 @@ export const repairs = {
     suspect: 'Dip tube gone',
     order: 'Replace the dip tube',
     parts: ['dip tube, same length', 'inlet nipple and washer'],
-    steps: ['Cold off, pressure off.', 'Inlet off, old pieces out, new tube in.', 'Fill, vent, look for drips.'],
+    steps: [
+      'Cold off, pressure off.',
+      'Inlet off, old pieces out, new tube in.',
+      'Fill, vent, look for drips.',
+    ],
     cautions: [hotWater, full],
     wires: [],
     proof: ['outlet-after-5-min', 'dip-tube-look'],

@@ -60,7 +60,10 @@ export function situationsOf(plate: Plate, fault: FaultId, variant: FaultVariant
     (topHeats || bottomHeats) &&
     satisfied.upperWatt + (bottomHeats ? satisfied.lowerWatt : 0) > runawayWatt;
   if (runsAway) {
-    const over = { topCelsius: overCelsius, bottomCelsius: bottomHeats ? overCelsius : coldCelsius };
+    const over = {
+      topCelsius: overCelsius,
+      bottomCelsius: bottomHeats ? overCelsius : coldCelsius,
+    };
     const limitWorks = fault !== 'limit.never-trips';
     return [
       ...tripped,

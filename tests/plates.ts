@@ -1,0 +1,38 @@
+import type { Plate } from '../src/core/appliances/electric-storage-two-element';
+import type { JobFile } from '../src/core/job-file';
+
+export const plate4500: Plate = {
+  ratedVolt: 240,
+  upperWatt: 4500,
+  lowerWatt: 4500,
+  supply: 'split-phase',
+  nominalVolt: 240,
+  volumeLitre: 189,
+};
+
+/** A job with nothing in its logbook yet, on a 240 V unit with the given watts in both elements. */
+export function emptyJob(overrides: Partial<JobFile> = {}, watt = 4500): JobFile {
+  return {
+    format: 'ohmmeter-job',
+    version: 1,
+    minor: 0,
+    job: { id: '018f0000-0000-7000-8000-000000000001', number: '1' },
+    unit: {
+      family: 'electric-storage-two-element',
+      plate: { rated: { volt: 240 }, elements: { upper: { watt }, lower: { watt } } },
+    },
+    complaint: { kind: 'no-hot-water', answers: {} },
+    entries: [],
+    ...overrides,
+  };
+}
+
+let made = 0;
+/** A new id for every call, and times that go on by a minute. */
+export function stamp(): { id: string; at: string } {
+  made += 1;
+  return {
+    id: `018f0000-0000-7000-8000-${String(made + 100).padStart(12, '0')}`,
+    at: new Date(Date.UTC(2026, 2, 2, 8, made)).toISOString(),
+  };
+}

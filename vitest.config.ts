@@ -1,0 +1,16 @@
+import path from 'node:path';
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  resolve: {
+    alias: {
+      '@': path.resolve(import.meta.dirname, 'src'),
+      'server-only': path.resolve(import.meta.dirname, 'tests/server-only.ts'),
+    },
+  },
+  test: {
+    include: ['src/**/*.test.{ts,tsx}', 'tests/{oracles,database,command-line}/**/*.test.ts'],
+    testTimeout: 60_000,
+    hookTimeout: 60_000,
+  },
+});
