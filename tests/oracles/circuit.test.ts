@@ -107,7 +107,10 @@ describe('the circuit solver agrees with ngspice', () => {
         const ohm = (seen / (1 - seen)) * seriesOhm;
         // Open paths carry less than what the digits of a volt can tell: there, both only have to say open.
         if (ours > 1e8) expect(Math.abs(ohm), `${id} ${check}`).toBeGreaterThan(5e6);
-        else expect(Math.abs(ohm - ours), `${id} ${check}`).toBeLessThan(1e-3 + (ours > 1e5 ? 5e-3 : 1e-3) * ours);
+        else
+          expect(Math.abs(ohm - ours), `${id} ${check}`).toBeLessThan(
+            1e-3 + (ours > 1e5 ? 5e-3 : 1e-3) * ours,
+          );
       });
     }
   });

@@ -15,7 +15,15 @@ import {
   type ReadingState,
 } from '../appliances/electric-storage-two-element';
 import type { Evidence, EvidenceResult } from '../diagnosis';
-import type { Entry, JobFile, JobState, Measured, ReadingEntry, Value } from '../job-file';
+import type {
+  Entry,
+  JobFile,
+  JobState,
+  Measured,
+  ObservationEntry,
+  ReadingEntry,
+  Value,
+} from '../job-file';
 
 /** Entry id under which the complaint and the answers of the call count as evidence. */
 export const callEntryId = (question: QuestionId) => `call:${question}`;
@@ -68,7 +76,7 @@ function entryEvidence(job: JobFile, entry: Entry, before: JobState): Evidence<H
     ];
   }
   if (entry.kind !== 'reading' || !entry.value) return [];
-  const observable = observableOfReading(entry, before);
+  const observable = observableOfEntry(entry, before);
   const result = resultOf(entry.value, leadOhmOf(job, entry));
   if (!observable || !result) return [];
   return [
@@ -85,14 +93,16 @@ function entryEvidence(job: JobFile, entry: Entry, before: JobState): Evidence<H
   ];
 }
 
-export function observableOfReading(
-  entry: ReadingEntry,
+/** What an entry looked at, in the state it was taken in. Undefined where it names nothing of this family. */
+export function observableOfEntry(
+  entry: ReadingEntry | ObservationEntry,
   before: JobState,
 ): HeaterObservable | undefined {
   const state = stateOfEntry(entry, before);
   if (entry.check !== undefined) {
     return isCheckId(entry.check) ? observableOfCheck(entry.check, state) : undefined;
   }
+  if (entry.kind === 'observation') return undefined;
   if (entry.around !== undefined) return clamp(entry.around, state);
   const [from, to] = entry.between ?? [];
   if (from === undefined || to === undefined) return undefined;

@@ -1,2 +1,5 @@
 export * from './diagnose';
-export { callEntryId, evidenceOf, observableOfReading } from './evidence';
+export * from './expect';
+export * from './picture';
+export * from './proof';
+export { callEntryId, evidenceOf } from './evidence';

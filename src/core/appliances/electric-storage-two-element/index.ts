@@ -11,7 +11,9 @@ export * from './observable';
 export * from './plate';
 export * from './questions';
 export * from './repairs';
-export { elementOhm, type Plate } from './topology';
+export * from './drawing';
+export * from './hypothesis';
+export { branches, buildNetlist, elementOhm, type Plate } from './topology';
 
 export const familyId = names.family;
 

@@ -282,3 +282,10 @@ export const faultWords: Readonly<Record<string, string>> = {
   high: 'resistance too high',
   resistive: 'burnt or loose, a few ohms',
 };
+
+/** Checks that prove a repair, live ones first: power is on then, and they prove the whole path. */
+export function proofCheckFor(repair: RepairId): readonly CheckId[] {
+  return [...repairs[repair].proof].sort((one, other) => rank(one) - rank(other));
+}
+
+const rank = (check: CheckId) => (/-(amps|volts)$/.test(check) ? 0 : 1);

@@ -1,0 +1,18 @@
+import { NotFound } from '@/server/errors';
+import { importJob } from '@/server/import-job';
+import { readBody, respond } from '@/server/respond';
+import { inFirm, readSession } from '@/server/session';
+
+export async function POST(request: Request): Promise<Response> {
+  return respond(async () => {
+    const text = await readBody(request, 20 * 1024 * 1024);
+    const session = await readSession();
+    const imported =
+      session &&
+      (await inFirm((transaction, organisationId) =>
+        importJob(transaction, organisationId, session.technician.id, text),
+      ));
+    if (!imported) throw new NotFound('No firm is set up yet.');
+    return imported;
+  });
+}

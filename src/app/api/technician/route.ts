@@ -1,0 +1,20 @@
+import { cookies } from 'next/headers';
+import { NotFound } from '@/server/errors';
+import { readJson, respond } from '@/server/respond';
+import { readSession, technicianCookie } from '@/server/session';
+
+/** Chooses who works on this device. No sign-in yet: the firm's own machine decides who sits at it. */
+export async function POST(request: Request): Promise<Response> {
+  return respond(async () => {
+    const { id } = (await readJson(request)) as { id?: string };
+    const session = await readSession();
+    if (!session?.technicians.some((each) => each.id === id)) {
+      throw new NotFound('This firm has no such technician.');
+    }
+    (await cookies()).set(technicianCookie, id!, {
+      httpOnly: true,
+      sameSite: 'strict',
+      maxAge: 60 * 60 * 24 * 365,
+    });
+  });
+}

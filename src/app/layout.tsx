@@ -1,0 +1,24 @@
+import type { Metadata, Viewport } from 'next';
+import { cookies, headers } from 'next/headers';
+import '@fontsource/firago/400.css';
+import '@fontsource/firago/500.css';
+import '@fontsource/firago/600.css';
+import './globals.css';
+
+export const metadata: Metadata = {
+  title: { default: 'Ohmmeter', template: '%s · Ohmmeter' },
+  description: 'What to measure next on a water heater, what it should read, and what it means.',
+};
+
+export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
+
+export default async function Layout({ children }: { children: React.ReactNode }) {
+  // Reading the headers keeps every page out of the build, so that each gets the nonce of its own request.
+  await headers();
+  const theme = (await cookies()).get('ohmmeter-theme')?.value;
+  return (
+    <html lang="en" data-theme={theme === 'dark' || theme === 'light' ? theme : undefined}>
+      <body>{children}</body>
+    </html>
+  );
+}

@@ -1,0 +1,125 @@
+/** Where the parts of the wiring picture sit. Everything it shows of their state comes from the model. */
+
+export interface Point {
+  readonly x: number;
+  readonly y: number;
+}
+
+export interface DrawnTerminal extends Point {
+  /** The mark on the part, drawn beside the screw. */
+  readonly mark: string;
+  /** Spoken and written in full. */
+  readonly name: string;
+  readonly markAt: 'above' | 'below' | 'left' | 'right';
+}
+
+export interface DrawnContact {
+  readonly branch: string;
+  readonly from: string;
+  readonly to: string;
+}
+
+export interface DrawnBox {
+  readonly part: string;
+  readonly label: string;
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+export const drawing = { width: 620, height: 372 } as const;
+
+const at = (
+  x: number,
+  y: number,
+  mark: string,
+  name: string,
+  markAt: DrawnTerminal['markAt'] = 'above',
+): DrawnTerminal => ({ x, y, mark, name, markAt });
+
+export const drawnTerminals: Readonly<Record<string, DrawnTerminal>> = {
+  earth: at(112, 26, 'earth', 'house earth', 'right'),
+  tank: at(442, 26, 'tank', 'tank metal', 'above'),
+  'feed.1': at(112, 140, '', 'house conductor 1', 'below'),
+  'feed.2': at(112, 84, '', 'house conductor 2', 'above'),
+  'supply.1': at(166, 140, 'L1', 'heater lead 1', 'below'),
+  'supply.2': at(166, 84, 'L2', 'heater lead 2', 'above'),
+  'limit.1': at(226, 140, '1', 'limit 1', 'below'),
+  'limit.2': at(322, 140, '2', 'limit 2', 'below'),
+  'limit.3': at(226, 84, '3', 'limit 3', 'above'),
+  'limit.4': at(322, 84, '4', 'limit 4', 'above'),
+  'upper-thermostat.1': at(226, 204, '1', 'upper thermostat 1', 'below'),
+  'upper-thermostat.2': at(322, 188, '2', 'upper thermostat 2', 'above'),
+  'upper-thermostat.4': at(322, 232, '4', 'upper thermostat 4', 'below'),
+  'upper-element.b': at(442, 112, 'b', 'upper element b', 'above'),
+  'upper-element.a': at(442, 188, 'a', 'upper element a', 'below'),
+  'lower-thermostat.1': at(226, 318, '1', 'lower thermostat 1', 'above'),
+  'lower-thermostat.2': at(322, 318, '2', 'lower thermostat 2', 'above'),
+  'lower-element.b': at(442, 252, 'b', 'lower element b', 'above'),
+  'lower-element.a': at(442, 318, 'a', 'lower element a', 'below'),
+};
+
+/** Ways of the conductors, corner by corner, between their two terminals. */
+export const drawnRoutes: Readonly<Record<string, readonly (readonly [number, number])[]>> = {
+  'splice-1': [],
+  'splice-2': [],
+  bond: [],
+  'w-supply-1': [],
+  'w-supply-2': [],
+  'strap-limit': [
+    [350, 140],
+    [350, 166],
+    [200, 166],
+    [200, 204],
+  ],
+  'w-upper-a': [],
+  'w-upper-b': [
+    [388, 84],
+    [388, 112],
+  ],
+  'w-lower-feed': [
+    [352, 232],
+    [352, 268],
+    [196, 268],
+    [196, 318],
+  ],
+  'w-lower-a': [],
+  'w-lower-b': [
+    [388, 84],
+    [388, 252],
+  ],
+};
+
+/** Where a conductor passes over another without touching it. */
+export const drawnHops: readonly (Point & { readonly conductor: string })[] = [
+  { conductor: 'w-upper-a', x: 388, y: 188 },
+];
+
+/** Where conductors join away from a screw. */
+export const drawnJoints: readonly Point[] = [{ x: 388, y: 112 }];
+
+export const drawnContacts: readonly DrawnContact[] = [
+  { branch: 'limit-pole-1', from: 'limit.1', to: 'limit.2' },
+  { branch: 'limit-pole-2', from: 'limit.3', to: 'limit.4' },
+  { branch: 'upper-contact', from: 'upper-thermostat.1', to: 'upper-thermostat.2' },
+  { branch: 'changeover-contact', from: 'upper-thermostat.1', to: 'upper-thermostat.4' },
+  { branch: 'lower-contact', from: 'lower-thermostat.1', to: 'lower-thermostat.2' },
+];
+
+export const drawnBoxes: readonly DrawnBox[] = [
+  { part: 'breaker', label: 'breaker', x: 34, y: 62, width: 52, height: 100 },
+  { part: 'limit', label: 'limit', x: 206, y: 52, width: 136, height: 112 },
+  { part: 'upper-thermostat', label: 'upper thermostat', x: 206, y: 164, width: 136, height: 94 },
+  { part: 'lower-thermostat', label: 'lower thermostat', x: 206, y: 290, width: 136, height: 62 },
+];
+
+export const drawnTank = { x: 470, y: 14, width: 138, height: 346 } as const;
+
+export const drawnElements: readonly {
+  readonly part: 'upper-element' | 'lower-element';
+  readonly label: 'upper' | 'lower';
+}[] = [
+  { part: 'upper-element', label: 'upper' },
+  { part: 'lower-element', label: 'lower' },
+];

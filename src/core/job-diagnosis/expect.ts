@@ -1,0 +1,104 @@
+import {
+  checkNames,
+  impliedState,
+  observableOfCheck,
+  readingState,
+  usualLeadOhm,
+  type CheckId,
+  type HeaterObservable,
+} from '../appliances/electric-storage-two-element';
+import { expectBands, type ExpectedBand, type SharedUnknown } from '../diagnosis';
+import type { Entry } from '../job-file';
+import { compiledFor, type OpenDiagnosis } from './diagnose';
+
+/** What a check shows on a good unit of this plate, and what each suspect would show. */
+export interface Expectation {
+  readonly check: CheckId;
+  readonly good: GoodReading;
+  readonly bands: readonly ExpectedBand[];
+}
+
+export type GoodReading =
+  | {
+      readonly kind: 'range';
+      readonly nominal: number;
+      readonly from: number;
+      readonly to: number;
+    }
+  | { readonly kind: 'over-range' }
+  | { readonly kind: 'outcome'; readonly outcome: string };
+
+/** What the check would show now, in the state it is taken in. */
+export function expectCheck(open: OpenDiagnosis, check: CheckId): Expectation {
+  const observable = observableOfCheck(check, impliedState(check, readingState(open.state)));
+  return {
+    check,
+    good: goodReading(open, observable),
+    bands: expectBands(open.family, open.belief, observable),
+  };
+}
+
+/** Two standard deviations to either side of what the plate says, with tolerances and the meter's own error. */
+export function goodReading(
+  { plate }: Pick<OpenDiagnosis, 'plate'>,
+  observable: HeaterObservable,
+): GoodReading {
+  const { model } = compiledFor(plate);
+  const prediction = model.predict(model.healthyIndex, observable);
+  if (prediction.kind === 'outcomes') {
+    const [likeliest] = Object.entries(prediction.probabilities).sort(
+      (one, other) => other[1] - one[1],
+    );
+    return { kind: 'outcome', outcome: likeliest![0] };
+  }
+  const { meter, value, gradients, variance } = prediction;
+  if (meter.overRangeAbove !== undefined && value > meter.overRangeAbove) {
+    return { kind: 'over-range' };
+  }
+  const moments = model.unknowns.map(momentsOf);
+  const mean = gradients.reduce((sum, each, k) => sum + each * moments[k]!.mean, value);
+  const total = gradients.reduce(
+    (sum, each, k) => sum + (each * moments[k]!.spread) ** 2,
+    variance + (meter.relativeError * value) ** 2 + (meter.floor / 2) ** 2,
+  );
+  const reach = 2 * Math.sqrt(total);
+  return {
+    kind: 'range',
+    nominal: Math.max(0, meter.id === 'resistance' ? value - usualLeadOhm : value),
+    from: Math.max(0, mean - reach),
+    to: mean + reach,
+  };
+}
+
+function momentsOf({ points }: SharedUnknown): { mean: number; spread: number } {
+  const mean = points.reduce((sum, each) => sum + each.share * each.logRatio, 0);
+  const square = points.reduce((sum, each) => sum + each.share * (each.logRatio - mean) ** 2, 0);
+  return { mean, spread: Math.sqrt(square) };
+}
+
+/** Whether a result is what a good unit shows. Undefined for an entry that is no result of a check. */
+export function isGoodResult(good: GoodReading, entry: Entry): boolean | undefined {
+  if (entry.kind === 'observation') {
+    return good.kind === 'outcome' ? entry.value === good.outcome : undefined;
+  }
+  if (entry.kind !== 'reading' || !entry.value) return undefined;
+  if (entry.value.overRange) return good.kind === 'over-range';
+  const { ohm, volt, ampere, celsius } = entry.value;
+  const number = ohm ?? volt ?? ampere ?? celsius;
+  if (number === undefined) return undefined;
+  if (good.kind === 'over-range') return ohm !== undefined && ohm > 1e6;
+  return good.kind === 'range' && number >= good.from && number <= good.to;
+}
+
+/** The job-file key of a check's value. */
+export function valueKeyOf(check: CheckId): 'ohm' | 'volt' | 'ampere' | 'celsius' | undefined {
+  const { quantity } = checkNames[check];
+  return quantity && valueKeys[quantity];
+}
+
+const valueKeys = {
+  resistance: 'ohm',
+  'voltage-ac': 'volt',
+  'current-ac': 'ampere',
+  temperature: 'celsius',
+} as const;

@@ -1,0 +1,62 @@
+import {
+  catalogue,
+  isCheckId,
+  proofCheckFor,
+  repairs,
+  type CheckId,
+  type RepairId,
+} from '../appliances/electric-storage-two-element';
+import { walkEntries, type Entry, type JobFile, type JobState } from '../job-file';
+import { diagnoseJob, type OpenDiagnosis } from './diagnose';
+import { observableOfEntry } from './evidence';
+import { goodReading, isGoodResult, type GoodReading } from './expect';
+
+/** A check that proves the repair, and what it gave since. */
+export interface ProofItem {
+  readonly check: CheckId;
+  readonly entry?: Entry;
+  readonly good?: boolean;
+}
+
+export const isRepairId = (id: string | undefined): id is RepairId =>
+  id !== undefined && id in repairs;
+
+/** The proving checks of the last repair, with the last result of each that was taken after it. */
+export function proofOf(job: JobFile): readonly ProofItem[] {
+  const open = diagnoseJob(job);
+  const repair = open.state.repairsDone.at(-1);
+  if (!isRepairId(repair)) return [];
+  const after = walkEntries(job.entries, catalogue).filter(
+    ({ before }) => before.repairsDone.length === open.state.repairsDone.length,
+  );
+  return proofCheckFor(repair).map((check) => {
+    const taken = after.findLast(
+      ({ entry }) =>
+        (entry.kind === 'reading' || entry.kind === 'observation') && entry.check === check,
+    );
+    if (!taken) return { check };
+    return { check, entry: taken.entry, good: judgeEntry(open, taken.entry, taken.before) };
+  });
+}
+
+/** Whether an entry's result is what a good unit would have shown in the state it was taken in. */
+export function judgeEntry(
+  open: Pick<OpenDiagnosis, 'plate'>,
+  entry: Entry,
+  before: JobState,
+): boolean | undefined {
+  const good = goodOf(open, entry, before);
+  return good && isGoodResult(good, entry);
+}
+
+/** What a good unit shows for the entry's check in its state; undefined for entries that are no results. */
+export function goodOf(
+  open: Pick<OpenDiagnosis, 'plate'>,
+  entry: Entry,
+  before: JobState,
+): GoodReading | undefined {
+  if (entry.kind !== 'reading' && entry.kind !== 'observation') return undefined;
+  if (entry.check !== undefined && !isCheckId(entry.check)) return undefined;
+  const observable = observableOfEntry(entry, before);
+  return observable && goodReading(open, observable);
+}

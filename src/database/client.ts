@@ -1,0 +1,82 @@
+import { drizzle, type NodePgDatabase } from 'drizzle-orm/node-postgres';
+import { sql } from 'drizzle-orm';
+import pg from 'pg';
+import * as schema from './schema';
+
+export type Database = NodePgDatabase<typeof schema>;
+/** A transaction in which the firm is set: everything it sees and writes is that firm's. */
+export type FirmTransaction = Parameters<Parameters<Database['transaction']>[0]>[0];
+
+/** The database did not answer. What was to be saved is still where it was typed. */
+export class DatabaseUnavailable extends Error {
+  override name = 'DatabaseUnavailable';
+}
+
+export function connect(url: string): { database: Database; pool: pg.Pool } {
+  const pool = new pg.Pool({ connectionString: url, max: 10, connectionTimeoutMillis: 4000 });
+  // An idle connection that breaks is replaced at the next use; without a listener it would end the process.
+  pool.on('error', () => undefined);
+  return { pool, database: drizzle(pool, { schema }) };
+}
+
+const global = globalThis as { ohmmeterDatabase?: Database };
+
+/** The application's own connection, as the application role. One pool a process, also across reloads in development. */
+export function applicationDatabase(): Database {
+  if (!global.ohmmeterDatabase) {
+    const url = process.env.OHMMETER_APPLICATION_DATABASE_URL;
+    if (!url)
+      throw new DatabaseUnavailable('No database is set. Start Ohmmeter with ./ohmmeter start.');
+    global.ohmmeterDatabase = connect(url).database;
+  }
+  return global.ohmmeterDatabase;
+}
+
+/**
+ * Runs work in one transaction as the given firm.
+ * @throws DatabaseUnavailable where the server cannot be reached or went away in the middle: nothing was saved then.
+ */
+export async function asFirm<T>(
+  database: Database,
+  organisationId: string,
+  work: (transaction: FirmTransaction) => Promise<T>,
+): Promise<T> {
+  return orUnavailable(() =>
+    database.transaction(async (transaction) => {
+      await transaction.execute(
+        sql`select set_config('ohmmeter.organisation', ${organisationId}, true)`,
+      );
+      return work(transaction);
+    }),
+  );
+}
+
+/** The firm of this installation, or undefined before it is set up. */
+export async function installationOrganisation(database: Database): Promise<string | undefined> {
+  const result = await orUnavailable(() =>
+    database.execute<{ id: string | null }>(sql`select installation_organisation() as id`),
+  );
+  return result.rows[0]?.id ?? undefined;
+}
+
+async function orUnavailable<T>(work: () => Promise<T>): Promise<T> {
+  try {
+    return await work();
+  } catch (error) {
+    if (isConnectionError(error)) {
+      throw new DatabaseUnavailable('The database does not answer.', { cause: error });
+    }
+    throw error;
+  }
+}
+
+/** Node's own network errors, PostgreSQL's class 57P (shutting down) and 08 (connection), and pg's ends of connection. */
+function isConnectionError(error: unknown): boolean {
+  for (let each = error; each instanceof Error; each = each.cause) {
+    const { code } = each as { code?: string };
+    if (code && /^(ECONN|EPIPE|ENOTFOUND|ETIMEDOUT|57P|08)/.test(code)) return true;
+    if (/Connection terminated|timeout exceeded when trying to connect/i.test(each.message))
+      return true;
+  }
+  return false;
+}

@@ -1,0 +1,84 @@
+import { and, desc, eq, sql } from 'drizzle-orm';
+import type { FirmTransaction } from './client';
+import { customers, jobs, sites, technicians, units } from './schema';
+import type { Standing } from './standing';
+
+export type Job = typeof jobs.$inferSelect;
+
+export type JobWithUnit = NonNullable<Awaited<ReturnType<typeof readJob>>>;
+
+const columns = {
+  job: jobs,
+  unit: units,
+  site: sites,
+  customer: customers,
+  technician: technicians,
+};
+
+function jobsWithUnits(transaction: FirmTransaction) {
+  return transaction
+    .select(columns)
+    .from(jobs)
+    .innerJoin(units, and(eq(units.organisationId, jobs.organisationId), eq(units.id, jobs.unitId)))
+    .innerJoin(
+      sites,
+      and(eq(sites.organisationId, units.organisationId), eq(sites.id, units.siteId)),
+    )
+    .innerJoin(
+      customers,
+      and(eq(customers.organisationId, sites.organisationId), eq(customers.id, sites.customerId)),
+    )
+    .innerJoin(
+      technicians,
+      and(
+        eq(technicians.organisationId, jobs.organisationId),
+        eq(technicians.id, jobs.technicianId),
+      ),
+    );
+}
+
+export async function readJob(transaction: FirmTransaction, id: string) {
+  return (await jobsWithUnits(transaction).where(eq(jobs.id, id)))[0];
+}
+
+/** Open jobs first, then the closed ones, newest first. */
+export async function listJobs(transaction: FirmTransaction, most = 200) {
+  return jobsWithUnits(transaction).orderBy(desc(jobs.isOpen), desc(jobs.openedAt)).limit(most);
+}
+
+/** Locks the job's row until the transaction ends, so that entries get their sequence one batch at a time. */
+export async function lockJob(transaction: FirmTransaction, id: string): Promise<boolean> {
+  const rows = await transaction
+    .select({ id: jobs.id })
+    .from(jobs)
+    .where(eq(jobs.id, id))
+    .for('update');
+  return rows.length > 0;
+}
+
+export async function insertJob(
+  transaction: FirmTransaction,
+  row: Omit<typeof jobs.$inferInsert, 'number'> & { number?: number },
+): Promise<number> {
+  // One number at a time for a firm: two calls opened at once must not get the same.
+  await transaction.execute(sql`select pg_advisory_xact_lock(hashtext(${row.organisationId}))`);
+  const [last] = await transaction
+    .select({ number: jobs.number })
+    .from(jobs)
+    .orderBy(desc(jobs.number))
+    .limit(1);
+  const number = row.number ?? Math.max(last?.number ?? 0, 1000) + 1;
+  await transaction.insert(jobs).values({ ...row, number });
+  return number;
+}
+
+export async function updateStanding(
+  transaction: FirmTransaction,
+  id: string,
+  standing: Standing,
+): Promise<void> {
+  await transaction
+    .update(jobs)
+    .set({ standing, isOpen: standing.stage !== 'closed' })
+    .where(eq(jobs.id, id));
+}

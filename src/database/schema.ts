@@ -1,0 +1,152 @@
+import {
+  boolean,
+  foreignKey,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  uniqueIndex,
+  uuid,
+} from 'drizzle-orm/pg-core';
+import type { Entry, JobFile, Plate } from '../core/job-file';
+import type { Standing } from './standing';
+
+/**
+ * Every row of a firm carries the firm first in its key, and so does every reference: a foreign-key check passes by
+ * row-level security, and a globally unique id would betray another firm's row. Policies and grants are in the
+ * hand-written migration beside the generated one.
+ */
+
+const instant = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' });
+
+export const organisations = pgTable('organisations', {
+  id: uuid('id').primaryKey(),
+  name: text('name').notNull(),
+  address: text('address').notNull(),
+  unitSystem: text('unit_system', { enum: ['metric', 'us'] }).notNull(),
+  timeZone: text('time_zone').notNull(),
+  createdAt: instant('created_at').notNull().defaultNow(),
+});
+
+const firm = {
+  organisationId: uuid('organisation_id')
+    .notNull()
+    .references(() => organisations.id),
+  id: uuid('id').notNull(),
+};
+
+export const technicians = pgTable(
+  'technicians',
+  {
+    ...firm,
+    name: text('name').notNull(),
+    licence: text('licence'),
+    liveWork: boolean('live_work').notNull().default(false),
+    instruments: jsonb('instruments').$type<NonNullable<JobFile['instruments']>>().notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.organisationId, table.id] })],
+);
+
+export const customers = pgTable(
+  'customers',
+  { ...firm, name: text('name').notNull(), phone: text('phone') },
+  (table) => [primaryKey({ columns: [table.organisationId, table.id] })],
+);
+
+export const sites = pgTable(
+  'sites',
+  {
+    ...firm,
+    customerId: uuid('customer_id').notNull(),
+    address: text('address').notNull(),
+    supplySystem: text('supply_system', { enum: ['split-phase', 'single-phase'] }).notNull(),
+    nominalVolt: integer('nominal_volt').notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.organisationId, table.id] }),
+    foreignKey({
+      columns: [table.organisationId, table.customerId],
+      foreignColumns: [customers.organisationId, customers.id],
+    }),
+    index('sites_by_customer').on(table.organisationId, table.customerId),
+  ],
+);
+
+export const units = pgTable(
+  'units',
+  {
+    ...firm,
+    siteId: uuid('site_id').notNull(),
+    family: text('family').notNull(),
+    make: text('make'),
+    model: text('model'),
+    serial: text('serial'),
+    manufactured: text('manufactured'),
+    installed: text('installed'),
+    plate: jsonb('plate').$type<Plate>().notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.organisationId, table.id] }),
+    foreignKey({
+      columns: [table.organisationId, table.siteId],
+      foreignColumns: [sites.organisationId, sites.id],
+    }),
+    index('units_by_site').on(table.organisationId, table.siteId),
+  ],
+);
+
+export const jobs = pgTable(
+  'jobs',
+  {
+    ...firm,
+    number: integer('number').notNull(),
+    unitId: uuid('unit_id').notNull(),
+    technicianId: uuid('technician_id').notNull(),
+    openedAt: instant('opened_at').notNull(),
+    timeZone: text('time_zone').notNull(),
+    complaint: jsonb('complaint').$type<NonNullable<JobFile['complaint']>>().notNull(),
+    constraints: jsonb('constraints').$type<NonNullable<JobFile['constraints']>>().notNull(),
+    /** What the job stands at, worked out from its entries each time some arrive: for lists, never for decisions. */
+    standing: jsonb('standing').$type<Standing>().notNull(),
+    isOpen: boolean('is_open').notNull().default(true),
+  },
+  (table) => [
+    primaryKey({ columns: [table.organisationId, table.id] }),
+    foreignKey({
+      columns: [table.organisationId, table.unitId],
+      foreignColumns: [units.organisationId, units.id],
+    }),
+    foreignKey({
+      columns: [table.organisationId, table.technicianId],
+      foreignColumns: [technicians.organisationId, technicians.id],
+    }),
+    uniqueIndex('jobs_by_number').on(table.organisationId, table.number),
+    index('jobs_open').on(table.organisationId, table.isOpen, table.openedAt),
+  ],
+);
+
+/** The logbook. The application may add to it and read it; nothing else. */
+export const entries = pgTable(
+  'entries',
+  {
+    ...firm,
+    jobId: uuid('job_id').notNull(),
+    /** Order of receipt within the job, given under the lock of the job's row. */
+    sequence: integer('sequence').notNull(),
+    at: instant('at').notNull(),
+    kind: text('kind').notNull(),
+    body: jsonb('body').$type<Entry>().notNull(),
+    receivedAt: instant('received_at').notNull().defaultNow(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.organisationId, table.id] }),
+    foreignKey({
+      columns: [table.organisationId, table.jobId],
+      foreignColumns: [jobs.organisationId, jobs.id],
+    }),
+    uniqueIndex('entries_by_sequence').on(table.organisationId, table.jobId, table.sequence),
+  ],
+);

@@ -1,0 +1,24 @@
+/** What a job stands at, as a list shows it. */
+export interface Standing {
+  readonly stage: Stage;
+  readonly entryCount: number;
+  readonly suspects: readonly { readonly repair: string; readonly probability: number }[];
+  readonly decided: boolean;
+  readonly next?: { readonly check: string; readonly minutes: number };
+  /** Reason of a job that waits, or was closed without a repair. */
+  readonly reason?: string;
+  readonly warning?: string;
+  readonly liftedWires: number;
+}
+
+export const stages = [
+  'call',
+  'diagnose',
+  'verdict',
+  'repair',
+  'waiting',
+  'proof',
+  'closed',
+] as const;
+
+export type Stage = (typeof stages)[number];

@@ -1,0 +1,37 @@
+import { asc, eq } from 'drizzle-orm';
+import type { FirmTransaction } from './client';
+import { organisations, technicians } from './schema';
+
+export type Organisation = typeof organisations.$inferSelect;
+export type Technician = typeof technicians.$inferSelect;
+
+export async function insertOrganisation(
+  transaction: FirmTransaction,
+  row: typeof organisations.$inferInsert,
+): Promise<void> {
+  await transaction.insert(organisations).values(row);
+}
+
+export async function readOrganisation(
+  transaction: FirmTransaction,
+): Promise<Organisation | undefined> {
+  return (await transaction.select().from(organisations).limit(1))[0];
+}
+
+export async function insertTechnician(
+  transaction: FirmTransaction,
+  row: typeof technicians.$inferInsert,
+): Promise<void> {
+  await transaction.insert(technicians).values(row);
+}
+
+export async function listTechnicians(transaction: FirmTransaction): Promise<Technician[]> {
+  return transaction.select().from(technicians).orderBy(asc(technicians.name));
+}
+
+export async function readTechnician(
+  transaction: FirmTransaction,
+  id: string,
+): Promise<Technician | undefined> {
+  return (await transaction.select().from(technicians).where(eq(technicians.id, id)))[0];
+}

@@ -1,0 +1,156 @@
+'use client';
+
+import { useState } from 'react';
+import { v7 as newId } from 'uuid';
+import { checkNames, checkWords, isCheckId } from '@/core/appliances/electric-storage-two-element';
+import { valueKeyOf } from '@/core/job-diagnosis';
+import type { Entry, Value } from '@/core/job-file';
+import { parseReading, type UnitSystem } from '@/core/quantities';
+import { clockTime, entryResult, entryTitle } from '@/features/record/words';
+import type { NewEntry } from '@/features/record/use-job-record';
+import { Dialog } from '@/ui/dialog';
+
+const reasons = [
+  'probe slipped',
+  'misread',
+  'wrong range',
+  'typed wrongly',
+  'wrong terminal',
+] as const;
+
+/** Corrects or strikes out an entry. The old one stays in the logbook, struck. */
+export function CorrectDialog({
+  entry,
+  system,
+  timeZone,
+  onClose,
+  onCorrect,
+}: {
+  entry: Entry;
+  system: UnitSystem;
+  timeZone: string | undefined;
+  onClose(): void;
+  onCorrect(correction: NewEntry): void;
+}) {
+  const [text, setText] = useState('');
+  const [reason, setReason] = useState<string>(reasons[0]);
+  const [problem, setProblem] = useState<string>();
+  const check =
+    'check' in entry && entry.check !== undefined && isCheckId(entry.check)
+      ? entry.check
+      : undefined;
+  const quantity =
+    entry.kind === 'reading' ? (check ? checkNames[check].quantity : entry.quantity) : undefined;
+
+  const correct = (replacement: Entry | null) => {
+    if (reason.trim() === '') {
+      setProblem('A correction needs its reason.');
+      return;
+    }
+    onCorrect({
+      kind: 'correction',
+      replaces: entry.id,
+      entry: replacement,
+      reason: reason.trim(),
+    });
+    onClose();
+  };
+  const correctReading = () => {
+    if (entry.kind !== 'reading' || !quantity) return;
+    const parsed = parseReading(text, { quantity, system });
+    if (parsed.kind === 'problem' || parsed.kind === 'ask') {
+      setProblem(
+        parsed.kind === 'problem'
+          ? parsed.message
+          : `${parsed.question} Type it without the comma.`,
+      );
+      return;
+    }
+    const key = check ? valueKeyOf(check) : quantity === 'resistance' ? 'ohm' : 'volt';
+    const value: Value =
+      parsed.kind === 'over-range' ? { overRange: true } : { [key ?? 'ohm']: parsed.value };
+    correct({ ...entry, id: newId(), value });
+  };
+
+  return (
+    <Dialog title="Correct an entry" isOpen onClose={onClose}>
+      <p className="mb-3">
+        {clockTime(entry.at, timeZone)}{' '}
+        <strong className="font-semibold">{entryTitle(entry)}</strong>{' '}
+        <span className="font-semibold text-act">{entryResult(entry, system)}</span>
+      </p>
+      {quantity && (
+        <label className="mb-3 block font-medium">
+          It should be
+          <input
+            className="field mt-1 text-title font-semibold text-act"
+            inputMode="decimal"
+            autoFocus
+            value={text}
+            aria-invalid={problem !== undefined}
+            onChange={(event) => setText(event.target.value)}
+            onKeyDown={(event) => event.key === 'Enter' && correctReading()}
+          />
+        </label>
+      )}
+      {entry.kind === 'observation' && check && (
+        <div className="mb-3">
+          <p className="font-medium">It should be</p>
+          <div className="mt-1 flex flex-wrap gap-2">
+            {(checkNames[check].values ?? [])
+              .filter((value) => value !== entry.value)
+              .map((value) => (
+                <button
+                  key={value}
+                  type="button"
+                  className="button"
+                  onClick={() => correct({ ...entry, id: newId(), value })}
+                >
+                  {checkWords[check].answers?.[value] ?? value}
+                </button>
+              ))}
+          </div>
+        </div>
+      )}
+      <fieldset className="mb-3">
+        <legend className="font-medium">Because</legend>
+        <div className="mt-1 flex flex-wrap gap-2">
+          {reasons.map((each) => (
+            <button
+              key={each}
+              type="button"
+              aria-pressed={reason === each}
+              className="button aria-pressed:border-2 aria-pressed:border-ink aria-pressed:font-semibold"
+              onClick={() => setReason(each)}
+            >
+              {each}
+            </button>
+          ))}
+        </div>
+        <label className="mt-2 block text-small">
+          or in your words
+          <input
+            className="field mt-1"
+            value={reason}
+            onChange={(event) => setReason(event.target.value)}
+          />
+        </label>
+      </fieldset>
+      {problem && (
+        <p role="alert" className="mb-3 border-l-4 border-rule pl-3 font-medium">
+          {problem}
+        </p>
+      )}
+      <div className="flex gap-3">
+        {quantity && (
+          <button type="button" className="button button-act flex-1" onClick={correctReading}>
+            Correct it
+          </button>
+        )}
+        <button type="button" className="button flex-1" onClick={() => correct(null)}>
+          Strike it out
+        </button>
+      </div>
+    </Dialog>
+  );
+}

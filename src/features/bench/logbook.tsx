@@ -1,0 +1,167 @@
+'use client';
+
+import { useEffect, useRef } from 'react';
+import {
+  catalogue,
+  checkNames,
+  isCheckId,
+  plateOf,
+} from '@/core/appliances/electric-storage-two-element';
+import { goodOf } from '@/core/job-diagnosis';
+import { effectiveEntries, inOrder, walkEntries, type Entry, type JobFile } from '@/core/job-file';
+import type { UnitSystem } from '@/core/quantities';
+import {
+  clockTime,
+  complaintWords,
+  entryResult,
+  entryTitle,
+  measuredOf,
+  shownParts,
+} from '@/features/record/words';
+import { ReadingRuler } from '@/ui/reading-ruler';
+import { rulerScale } from '@/ui/ruler-scale';
+import { bandOf } from './reading-display';
+
+export interface LogbookProps {
+  readonly job: JobFile;
+  readonly system: UnitSystem;
+  /** Sideways with the newest right at a desk, downwards on a phone. */
+  readonly direction: 'sideways' | 'down';
+  onCorrect(entry: Entry): void;
+}
+
+interface Line {
+  readonly entry: Entry;
+  /** The value it had before it was corrected. */
+  readonly struck?: Entry;
+  readonly reason?: string;
+  readonly removed: boolean;
+}
+
+/** Every entry with its time, as it counts now; a corrected one keeps its old value, struck. */
+export function Logbook({ job, system, direction, onCorrect }: LogbookProps) {
+  const end = useRef<HTMLLIElement>(null);
+  const lines = linesOf(job.entries);
+  useEffect(() => {
+    const list = end.current?.parentElement;
+    if (direction === 'sideways' && list) list.scrollLeft = list.scrollWidth;
+  }, [lines.length, direction]);
+  return (
+    <ol
+      className={
+        direction === 'sideways'
+          ? 'flex h-full min-w-0 flex-1 overflow-x-auto'
+          : 'divide-y divide-hair'
+      }
+      aria-label="Logbook, oldest first"
+      tabIndex={0}
+    >
+      <li
+        className={`shrink-0 ${direction === 'sideways' ? 'w-44 border-r border-hair px-2 py-1.5' : 'py-2'}`}
+      >
+        <div className="text-small text-ink-2">
+          {job.job.openedAt && clockTime(job.job.openedAt, job.job.timeZone)}
+        </div>
+        <div className="font-semibold">Call: {complaintWords[job.complaint?.kind ?? 'other']}</div>
+        <p className="line-clamp-3 text-small">
+          {job.complaint?.words && `“${job.complaint.words}”`}
+        </p>
+      </li>
+      {lines.map((line) => (
+        <LogbookLine
+          key={line.entry.id}
+          job={job}
+          line={line}
+          system={system}
+          direction={direction}
+          onCorrect={onCorrect}
+        />
+      ))}
+      <li ref={end} aria-hidden="true" className="w-px shrink-0" />
+    </ol>
+  );
+}
+
+function linesOf(entries: readonly Entry[]): Line[] {
+  const counting = new Map(effectiveEntries(entries).map((each) => [each.id, each]));
+  return inOrder(entries).flatMap((each): Line[] => {
+    if (each.kind === 'correction') return [];
+    const correction = entries.findLast(
+      (other) => other.kind === 'correction' && other.replaces === each.id,
+    );
+    const now = counting.get(each.id);
+    if (correction?.kind !== 'correction') return [{ entry: each, removed: false }];
+    return [
+      { entry: now ?? each, struck: each, reason: correction.reason, removed: now === undefined },
+    ];
+  });
+}
+
+function LogbookLine({
+  job,
+  line,
+  system,
+  direction,
+  onCorrect,
+}: Omit<LogbookProps, 'onCorrect'> & { line: Line; onCorrect(entry: Entry): void }) {
+  const { entry, struck, reason, removed } = line;
+  const isReading = entry.kind === 'reading' && entry.value !== undefined;
+  const shown = isReading ? shownParts(entry.value!, system) : undefined;
+  return (
+    <li
+      className={`relative shrink-0 ${direction === 'sideways' ? `border-r border-hair ${isReading ? 'w-40' : 'w-36'}` : ''}`}
+    >
+      <button
+        type="button"
+        className={`flex w-full flex-col text-left active:bg-well focus-visible:outline-offset-[-3px] ${direction === 'sideways' ? 'h-full px-2 py-1.5' : 'min-h-11 py-2'}`}
+        onClick={() => onCorrect(struck ?? entry)}
+        aria-label={`${clockTime(entry.at, job.job.timeZone)} ${entryTitle(entry)} ${removed ? 'struck out' : entryResult(entry, system)}. Correct it`}
+      >
+        <span className="text-small text-ink-2">{clockTime(entry.at, job.job.timeZone)}</span>
+        <span className="line-clamp-2 leading-tight font-semibold">{entryTitle(entry)}</span>
+        {struck && (
+          <span className="text-small text-ink-2">
+            <s>{entryResult(struck, system) || 'entered'}</s> {reason}
+          </span>
+        )}
+        {!removed &&
+          (shown ? (
+            <span className="text-value leading-tight font-semibold text-act">
+              {shown.number} <span className="text-lead">{shown.symbol}</span>
+            </span>
+          ) : (
+            <span
+              className={`leading-tight ${entry.kind === 'skip' ? 'text-ink-2' : 'text-lead font-medium text-act'}`}
+            >
+              {entryResult(entry, system)}
+            </span>
+          ))}
+        {!removed && isReading && (
+          <span className="mt-auto block w-[118px] pt-1">
+            <MiniRuler job={job} entry={entry} />
+          </span>
+        )}
+      </button>
+    </li>
+  );
+}
+
+/** A reading on its ruler, small: the good band and the needle, in the state it was taken in. */
+export function MiniRuler({ job, entry }: { job: JobFile; entry: Entry }) {
+  if (entry.kind !== 'reading' || !entry.value) return null;
+  const check = entry.check !== undefined && isCheckId(entry.check) ? entry.check : undefined;
+  const quantity = check ? checkNames[check].quantity : entry.quantity;
+  const walked = walkEntries(job.entries, catalogue).find((each) => each.entry.id === entry.id);
+  const good = walked && goodOf({ plate: plateOf(job) }, entry, walked.before);
+  if (!quantity || !good) return null;
+  const needle = entry.value.overRange ? 'over-range' : measuredOf(entry.value)?.kept;
+  return (
+    <ReadingRuler
+      scale={rulerScale(quantity, good.kind === 'range' ? good.nominal : undefined)}
+      good={bandOf(good)}
+      needle={needle}
+      label="on its ruler"
+      size="mini"
+    />
+  );
+}

@@ -1,0 +1,251 @@
+'use client';
+
+import { checkNames, type CheckId } from '@/core/appliances/electric-storage-two-element';
+import type { Expectation, GoodReading } from '@/core/job-diagnosis';
+import {
+  showValue,
+  valueText,
+  type ParsedReading,
+  type Quantity,
+  type UnitSystem,
+} from '@/core/quantities';
+import { faultName, percent, suspectName } from '@/features/record/words';
+import { patternOf } from '@/ui/patterns';
+import { ReadingRuler, type RulerLane, type RulerNeedle } from '@/ui/reading-ruler';
+import { rulerScale } from '@/ui/ruler-scale';
+import { Tick, Unequal } from '@/ui/marks';
+
+export interface ReadingDisplayProps {
+  readonly expectation: Expectation;
+  readonly text: string;
+  readonly parsed: ParsedReading | undefined;
+  /** Repairs in order of their present rank, for patterns. */
+  readonly ranking: readonly string[];
+  readonly fitsNothing: boolean;
+  readonly leadingAfter?: {
+    readonly repair: string;
+    readonly probability: number;
+    readonly fault?: string;
+  };
+  readonly earlier?: RulerNeedle;
+  readonly system: UnitSystem;
+  onChoose(text: string): void;
+}
+
+/** The reading as it is typed, loud, on its ruler, with what it would mean. */
+export function ReadingDisplay(props: ReadingDisplayProps) {
+  const { expectation, text, parsed, system, earlier } = props;
+  const quantity = checkNames[expectation.check].quantity ?? 'resistance';
+  const { good } = expectation;
+  const scale = rulerScale(quantity, good.kind === 'range' ? good.nominal : undefined);
+  const needle = needleOf(parsed);
+  const lanes = lanesOf(props);
+  const typedNumber = text === 'OL' ? 'OL' : text.replace(/k$/i, '');
+  const symbol =
+    text === 'OL' ? '' : /k$/i.test(text) ? 'kΩ' : showValue(0, quantity, system).symbol;
+  return (
+    <section aria-label="Reading" className="px-4 lg:px-5">
+      <div className="flex items-end justify-between gap-4">
+        <output
+          className="flex min-h-[92px] items-baseline text-[84px] leading-[92px] font-semibold text-act lg:min-h-[104px] lg:text-[104px] lg:leading-[104px]"
+          aria-label="typed reading"
+        >
+          {typedNumber}
+          <span className="ml-3 text-[0.55em] font-medium">{symbol}</span>
+          <span
+            className="ml-1 inline-block h-[0.72em] w-1 self-center bg-act motion-safe:animate-pulse"
+            aria-hidden="true"
+          />
+        </output>
+        <div className="min-w-0 pb-2 text-right lg:pb-3 lg:text-left">
+          <p className="text-body lg:text-lead">{goodWords(good, quantity, system)}</p>
+          <Meaning {...props} quantity={quantity} />
+        </div>
+      </div>
+      <div className="hidden lg:block">
+        <ReadingRuler
+          scale={scale}
+          good={bandOf(good)}
+          lanes={lanes}
+          needle={needle}
+          earlier={earlier}
+          goodLabel="good"
+          overRangeLabel={overRangeLabel(lanes)}
+          label={rulerWords(props, quantity)}
+          size="full"
+        />
+      </div>
+      <div className="lg:hidden">
+        <ReadingRuler
+          scale={scale}
+          good={bandOf(good)}
+          lanes={lanes}
+          needle={needle}
+          earlier={earlier}
+          overRangeLabel={overRangeLabel(lanes)}
+          label={rulerWords(props, quantity)}
+          size="phone"
+        />
+      </div>
+    </section>
+  );
+}
+
+function Meaning({
+  expectation,
+  parsed,
+  fitsNothing,
+  leadingAfter,
+  quantity,
+  system,
+  onChoose,
+}: ReadingDisplayProps & { quantity: Quantity }) {
+  if (!parsed)
+    return <p className="min-h-6 text-small text-ink-2 lg:text-body">Type what the meter shows.</p>;
+  if (parsed.kind === 'problem') {
+    return (
+      <p role="alert" className="max-w-72 text-body font-medium">
+        {parsed.message}
+      </p>
+    );
+  }
+  if (parsed.kind === 'ask') {
+    return (
+      <div role="alert" className="max-w-80">
+        <p className="font-medium">{parsed.question}</p>
+        <div className="mt-1 flex flex-wrap gap-2">
+          {parsed.choices.map((each) => (
+            <button
+              key={each.label}
+              type="button"
+              className="button"
+              onClick={() =>
+                onChoose(
+                  each.meaning.kind === 'over-range'
+                    ? 'OL'
+                    : exactText(each.meaning.value, quantity, system),
+                )
+              }
+            >
+              {each.label}
+            </button>
+          ))}
+        </div>
+      </div>
+    );
+  }
+  if (fitsNothing) {
+    return (
+      <p className="text-body text-act lg:text-lead">
+        <Unequal /> <span className="font-semibold">Fits nothing.</span> Take it again.
+      </p>
+    );
+  }
+  if (isInside(expectation.good, parsed)) {
+    return (
+      <p className="text-body text-act lg:text-lead">
+        <Tick /> <span className="font-semibold">Inside.</span> As a good one reads.
+      </p>
+    );
+  }
+  return (
+    <p className="text-body text-act lg:text-lead">
+      <span className="font-semibold">Outside.</span>{' '}
+      {leadingAfter
+        ? `Then ${suspectName(leadingAfter.repair).toLowerCase()}${leadingAfter.fault ? `, ${faultName(leadingAfter.fault)}` : ''}: ${percent(leadingAfter.probability)} %`
+        : 'Working out what it means.'}
+    </p>
+  );
+}
+
+/** The text that means a value without doubt: a decimal point, so that it is not asked again. */
+function exactText(value: number, quantity: Quantity, system: UnitSystem): string {
+  if (quantity === 'resistance' && value >= 1000) return `${value / 1000}k`;
+  if (quantity === 'resistance') return Number.isInteger(value) ? value.toFixed(1) : String(value);
+  return showValue(value, quantity, system).number.replace('−', '-');
+}
+
+export function isInside(good: GoodReading, parsed: ParsedReading): boolean {
+  if (parsed.kind === 'over-range') return good.kind === 'over-range';
+  if (parsed.kind !== 'value') return false;
+  return good.kind === 'over-range'
+    ? parsed.value > 1e6
+    : good.kind === 'range' && parsed.value >= good.from && parsed.value <= good.to;
+}
+
+export function needleOf(parsed: ParsedReading | undefined): RulerNeedle | undefined {
+  if (parsed?.kind === 'over-range') return 'over-range';
+  return parsed?.kind === 'value' ? parsed.value : undefined;
+}
+
+export function bandOf(good: GoodReading) {
+  if (good.kind === 'over-range') return 'over-range' as const;
+  return good.kind === 'range' ? { from: good.from, to: good.to } : undefined;
+}
+
+export function goodWords(good: GoodReading, quantity: Quantity, system: UnitSystem) {
+  if (good.kind === 'over-range') {
+    return (
+      <>
+        expect <strong className="font-semibold">OL</strong>, over range
+      </>
+    );
+  }
+  if (good.kind !== 'range') return null;
+  return (
+    <>
+      expect <strong className="font-semibold">{valueText(good.nominal, quantity, system)}</strong>,
+      good from {showValue(good.from, quantity, system).number} to{' '}
+      {showValue(good.to, quantity, system).number}
+    </>
+  );
+}
+
+/** A lane for each leading suspect that reads elsewhere than a good unit. */
+function lanesOf({ expectation, ranking }: ReadingDisplayProps): RulerLane[] {
+  const { good } = expectation;
+  return expectation.bands
+    .filter((band) => {
+      if (band.reads.kind === 'over-range') return good.kind !== 'over-range';
+      return (
+        band.reads.kind === 'range' &&
+        (good.kind !== 'range' || band.reads.centre < good.from || band.reads.centre > good.to)
+      );
+    })
+    .slice(0, 5)
+    .map((band): RulerLane => ({
+      pattern: patternOf(ranking.indexOf(band.repair)),
+      label: `${shortName(band.repair)} ${percent(band.probability)} %`,
+      reads:
+        band.reads.kind === 'range' ? { from: band.reads.from, to: band.reads.to } : 'over-range',
+    }));
+}
+
+const shortName = (repair: string) =>
+  suspectName(repair)
+    .replace(' and limit', '')
+    .replace('Wiring inside the heater', 'wiring')
+    .toLowerCase();
+
+function overRangeLabel(lanes: readonly RulerLane[]): string | undefined {
+  const readers = lanes.filter((each) => each.reads === 'over-range');
+  return readers.length === 0 ? undefined : readers[0]!.label;
+}
+
+function rulerWords({ expectation, system }: ReadingDisplayProps, quantity: Quantity): string {
+  const { good, bands } = expectation;
+  const goodText =
+    good.kind === 'over-range'
+      ? 'a good one reads over range'
+      : good.kind === 'range'
+        ? `a good one reads ${valueText(good.from, quantity, system)} to ${valueText(good.to, quantity, system)}`
+        : '';
+  const rest = bands
+    .slice(0, 3)
+    .map((band) =>
+      band.reads.kind === 'range'
+        ? `${suspectName(band.repair)} ${percent(band.probability)} percent reads ${valueText(band.reads.from, quantity, system)} to ${valueText(band.reads.to, quantity, system)}`
+        : `${suspectName(band.repair)} ${percent(band.probability)} percent reads over range`,
+    );
+  return `Ruler: ${[goodText, ...rest].join('; ')}`;
+}

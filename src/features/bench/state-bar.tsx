@@ -1,0 +1,156 @@
+'use client';
+
+import Link from 'next/link';
+import type { JobFile, JobState } from '@/core/job-file';
+import { clockTime, coverName, plateWords, terminalName } from '@/features/record/words';
+import type { SendOutcome } from '@/features/record/send';
+import { Wordmark } from '@/ui/marks';
+import { DisconnectedSign, ElectricitySign, WarningSign } from '@/ui/signs';
+
+export interface StateBarProps {
+  readonly job: JobFile;
+  readonly state: JobState | undefined;
+  readonly waitingCount: number;
+  readonly sending: SendOutcome;
+  onMakeSafe(): void;
+}
+
+/** Always on top: which job, how the power stands, what is open and lifted, what has not been sent. */
+export function StateBar({ job, state, waitingCount, sending, onMakeSafe }: StateBarProps) {
+  const { site, unit, job: head } = job;
+  return (
+    <header className="flex flex-wrap items-stretch border-b-2 border-rule bg-paper lg:h-14 lg:flex-nowrap">
+      <Link
+        href="/"
+        className="hidden items-center border-r border-hair px-4 lg:flex"
+        aria-label="Ohmmeter, all jobs"
+      >
+        <Wordmark />
+      </Link>
+      <div className="hidden min-w-0 flex-1 items-center gap-4 px-4 lg:flex">
+        <h1 className="text-[24px] font-semibold">{head.number}</h1>
+        <div className="min-w-0 leading-tight">
+          <div className="truncate font-semibold">
+            {site?.customer}, {site?.address}
+          </div>
+          <div className="truncate text-small text-ink-2">
+            {[unit.make, unit.model].filter(Boolean).join(' ')} · electric, two elements ·{' '}
+            {plateWords(job)}
+          </div>
+        </div>
+      </div>
+      <PowerState state={state} timeZone={head.timeZone} onMakeSafe={onMakeSafe} />
+      {state && state.coversOpen.length > 0 && (
+        <div className="hidden flex-col justify-center border-l border-hair px-3 text-small leading-tight lg:flex">
+          <span className="font-semibold">Covers off</span>
+          {state.coversOpen.map((each) => coverName(each).replace(' cover', '')).join(', ')}
+        </div>
+      )}
+      {state && state.lifted.length > 0 && (
+        <div className="flex flex-col justify-center border-l border-hair px-3 text-small leading-tight">
+          <span className="font-semibold text-act">
+            {state.lifted.length} {state.lifted.length === 1 ? 'wire' : 'wires'} lifted
+          </span>
+          <span className="hidden max-w-44 truncate lg:inline">
+            {state.lifted.map((each) => terminalName(each.end)).join(', ')}
+          </span>
+        </div>
+      )}
+      {waitingCount > 0 && <NotSent count={waitingCount} sending={sending} />}
+      <nav
+        className="ml-auto flex items-center gap-2 border-l border-hair px-2 lg:px-3"
+        aria-label="Job"
+      >
+        <Link href="/" className="button px-2 lg:hidden">
+          {head.number}
+        </Link>
+        <Link href={`/jobs/${head.id}/repair`} className="button hidden lg:inline-flex">
+          Repair
+        </Link>
+        <Link href={`/jobs/${head.id}/report`} className="button px-2 lg:px-3.5">
+          Report
+        </Link>
+      </nav>
+    </header>
+  );
+}
+
+function PowerState({
+  state,
+  timeZone,
+  onMakeSafe,
+}: {
+  state: JobState | undefined;
+  timeZone: string | undefined;
+  onMakeSafe(): void;
+}) {
+  if (!state) return <div className="min-h-14 px-3 lg:border-l lg:border-hair" />;
+  if (state.power === 'off' && state.provedDeadAt) {
+    return (
+      <div
+        className="flex min-h-14 items-center gap-2 px-3 lg:border-l lg:border-hair"
+        role="status"
+      >
+        <DisconnectedSign />
+        <span className="leading-tight">
+          <span className="block font-semibold">Power OFF</span>
+          <span className="text-small">proved dead {clockTime(state.provedDeadAt, timeZone)}</span>
+        </span>
+      </div>
+    );
+  }
+  if (state.power === 'off') {
+    return (
+      <div
+        className="flex min-h-14 items-center gap-2 px-3 lg:border-l lg:border-hair"
+        role="status"
+      >
+        <WarningSign />
+        <span className="leading-tight">
+          <span className="block font-semibold">Off, not proved dead</span>
+        </span>
+        <button type="button" className="button ml-1" onClick={onMakeSafe}>
+          Prove dead
+        </button>
+      </div>
+    );
+  }
+  return (
+    <div
+      className="flex min-h-14 items-center gap-2 border-l-8 border-heat bg-heat-wash px-3"
+      role="status"
+    >
+      <ElectricitySign />
+      <span className="leading-tight">
+        <span className="block font-semibold text-heat">Power ON</span>
+        <span className="text-small">
+          {state.power === 'unknown' ? 'until proved dead' : 'live parts'}
+        </span>
+      </span>
+      <button type="button" className="button ml-1 bg-sheet" onClick={onMakeSafe}>
+        Make safe
+      </button>
+    </div>
+  );
+}
+
+function NotSent({ count, sending }: { count: number; sending: SendOutcome }) {
+  const isRefused = sending.kind === 'refused';
+  return (
+    <div
+      className="flex max-w-64 flex-col justify-center border-l border-hair px-3 text-small leading-tight"
+      role="status"
+    >
+      <span className="font-semibold">
+        {isRefused ? 'Not taken by the server' : `${count} kept on this device`}
+      </span>
+      <span className="line-clamp-2">
+        {isRefused
+          ? sending.message
+          : sending.kind === 'waiting'
+            ? 'not sent yet, goes by itself'
+            : 'sending'}
+      </span>
+    </div>
+  );
+}

@@ -1,0 +1,64 @@
+'use client';
+
+import Link from 'next/link';
+import type { Diagnosis } from '@/core/job-diagnosis';
+import type { JobFile, JobState } from '@/core/job-file';
+import { faultName, percent, repairOrder, suspectName } from '@/features/record/words';
+
+/** What stands in place of the next check once there is nothing left that is worth its minutes. */
+export function VerdictPanel({
+  job,
+  answer,
+  state,
+  onOther,
+}: {
+  job: JobFile;
+  answer: Diagnosis;
+  state: JobState;
+  onOther(): void;
+}) {
+  const [leading, second] = answer.suspects;
+  const href = `/jobs/${job.job.id}/repair`;
+  const isRepaired = state.repairsDone.length > 0;
+  const heading = isRepaired
+    ? 'Repaired: prove it'
+    : answer.decided
+      ? 'Enough to repair on'
+      : 'Nothing left to try that would tell more';
+  return (
+    <section className="flex flex-col gap-3 p-4" aria-label="Verdict">
+      <p className="text-small text-ink-2">{heading}</p>
+      {leading && !isRepaired && (
+        <>
+          <h2 className="text-title-l leading-tight font-semibold text-balance">
+            {repairOrder(leading.repair)}
+          </h2>
+          <p>
+            {suspectName(leading.repair)}
+            {leading.faults[0] && `, ${faultName(leading.faults[0].id)}`}:{' '}
+            <strong className="font-semibold">{percent(leading.probability)} %</strong>.
+            {second && second.probability > 0.005 && (
+              <>
+                {' '}
+                What else it could be: {suspectName(second.repair).toLowerCase()},{' '}
+                {percent(second.probability)} %.
+              </>
+            )}
+          </p>
+          {!answer.decided && (
+            <p>
+              This is less sure than a repair should be. Take a doubtful reading again, or say why
+              you go on.
+            </p>
+          )}
+        </>
+      )}
+      <Link href={href} className="button button-act min-h-14 text-lead">
+        {isRepaired ? 'To the proof' : 'To the repair'}
+      </Link>
+      <button type="button" className="button" onClick={onOther}>
+        Another check first
+      </button>
+    </section>
+  );
+}

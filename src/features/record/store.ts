@@ -1,0 +1,62 @@
+import Dexie, { type EntityTable } from 'dexie';
+import type { Entry } from '@/core/job-file';
+
+/** An entry on this device: kept until the server has it, and marked where it would not take it. */
+export interface KeptEntry {
+  readonly id: string;
+  readonly jobId: string;
+  readonly entry: Entry;
+  /** Order of writing on this device. */
+  readonly order: number;
+  state: 'waiting' | 'sent' | 'refused';
+  problem?: string;
+}
+
+/** What was typed and not entered yet, by the field it stands in. */
+export interface Draft {
+  readonly key: string;
+  readonly text: string;
+}
+
+type Store = Dexie & {
+  entries: EntityTable<KeptEntry, 'id'>;
+  drafts: EntityTable<Draft, 'key'>;
+};
+
+let opened: Store | undefined;
+
+/** The device's own store, opened at the first use. */
+export function deviceStore(): Store {
+  if (!opened) {
+    opened = new Dexie('ohmmeter') as Store;
+    opened.version(1).stores({ entries: 'id, jobId, [jobId+state], state', drafts: 'key' });
+  }
+  return opened;
+}
+
+export async function keepEntries(jobId: string, added: readonly Entry[]): Promise<void> {
+  const now = Date.now();
+  await deviceStore().entries.bulkAdd(
+    added.map((entry, index) => ({
+      id: entry.id,
+      jobId,
+      entry,
+      order: now * 1000 + index,
+      state: 'waiting' as const,
+    })),
+  );
+}
+
+export async function keptEntries(jobId: string): Promise<KeptEntry[]> {
+  const kept = await deviceStore().entries.where('jobId').equals(jobId).toArray();
+  return kept.sort((one, other) => one.order - other.order);
+}
+
+export async function readDraft(key: string): Promise<string> {
+  return (await deviceStore().drafts.get(key))?.text ?? '';
+}
+
+export async function writeDraft(key: string, text: string): Promise<void> {
+  if (text === '') await deviceStore().drafts.delete(key);
+  else await deviceStore().drafts.put({ key, text });
+}

@@ -1,0 +1,27 @@
+'use client';
+
+import { useCallback, useEffect, useState } from 'react';
+import { readDraft, writeDraft } from './store';
+
+/** Text that survives a reload: kept on this device with every key, cleared when it is entered. */
+export function useDraft(key: string): [text: string, setText: (text: string) => void] {
+  const [state, setState] = useState<{ key: string; text: string }>({ key, text: '' });
+  useEffect(() => {
+    let isGone = false;
+    void readDraft(key).then((text) => {
+      if (!isGone)
+        setState((before) => (before.key === key && before.text !== '' ? before : { key, text }));
+    });
+    return () => {
+      isGone = true;
+    };
+  }, [key]);
+  const setText = useCallback(
+    (text: string) => {
+      setState({ key, text });
+      void writeDraft(key, text);
+    },
+    [key],
+  );
+  return [state.key === key ? state.text : '', setText];
+}

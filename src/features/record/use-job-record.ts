@@ -1,0 +1,105 @@
+'use client';
+
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { v7 as newId } from 'uuid';
+import type { Entry, JobFile } from '@/core/job-file';
+import { sendWaiting, type SendOutcome } from './send';
+import { keepEntries, keptEntries } from './store';
+
+/** An entry before it has its id and time. */
+export type NewEntry = Entry extends infer Each
+  ? Each extends Entry
+    ? Omit<Each, 'id' | 'at'> & { readonly at?: string }
+    : never
+  : never;
+
+export interface JobRecord {
+  /** The job with everything that this device knows, sent or not. */
+  readonly job: JobFile;
+  /** False until this device's own entries have been read. */
+  readonly isReady: boolean;
+  readonly waitingCount: number;
+  readonly sending: SendOutcome;
+  /** Keeps the entries on this device, then sends. Rejects where the device itself cannot keep them. */
+  append(...added: NewEntry[]): Promise<void>;
+}
+
+const retryMilliseconds = 4000;
+
+/** A job's logbook as this device has it: its own store first, the server after. */
+export function useJobRecord(initial: JobFile): JobRecord {
+  const jobId = initial.job.id;
+  const [own, setOwn] = useState<readonly Entry[]>([]);
+  const [isReady, setReady] = useState(false);
+  const [waitingCount, setWaitingCount] = useState(0);
+  const [sending, setSending] = useState<SendOutcome>({ kind: 'all-sent' });
+  const isSending = useRef(false);
+
+  const send = useCallback(async () => {
+    if (isSending.current) return;
+    isSending.current = true;
+    try {
+      setSending(await sendWaiting(jobId));
+      const kept = await keptEntries(jobId);
+      setWaitingCount(kept.filter((each) => each.state !== 'sent').length);
+    } finally {
+      isSending.current = false;
+    }
+  }, [jobId]);
+
+  useEffect(() => {
+    let isGone = false;
+    void keptEntries(jobId).then((kept) => {
+      if (isGone) return;
+      setOwn(kept.filter((each) => each.state !== 'refused').map((each) => each.entry));
+      setWaitingCount(kept.filter((each) => each.state !== 'sent').length);
+      setReady(true);
+      void send();
+    });
+    return () => {
+      isGone = true;
+    };
+  }, [jobId, send]);
+
+  useEffect(() => {
+    if (sending.kind !== 'waiting') return;
+    const timer = setInterval(() => void send(), retryMilliseconds);
+    const onOnline = () => void send();
+    window.addEventListener('online', onOnline);
+    return () => {
+      clearInterval(timer);
+      window.removeEventListener('online', onOnline);
+    };
+  }, [sending.kind, send]);
+
+  const append = useCallback(
+    async (...added: NewEntry[]) => {
+      const by = initial.people?.[0]?.id;
+      const start = Date.now();
+      const entries = added.map(
+        (each, index) =>
+          ({
+            ...each,
+            id: newId(),
+            at: each.at ?? new Date(start + index).toISOString(),
+            by,
+          }) as Entry,
+      );
+      await keepEntries(jobId, entries);
+      setOwn((before) => [...before, ...entries]);
+      setWaitingCount((before) => before + entries.length);
+      void send();
+    },
+    [initial.people, jobId, send],
+  );
+
+  const job = useMemo(() => {
+    const known = new Set(initial.entries.map((each) => each.id));
+    return {
+      ...initial,
+      entries: [...initial.entries, ...own.filter((each) => !known.has(each.id))],
+    };
+  }, [initial, own]);
+
+  return { job, isReady, waitingCount, sending, append };
+}

@@ -1,0 +1,281 @@
+import Link from 'next/link';
+import type { ReactNode } from 'react';
+import type { Session } from '@/server/session';
+import type { JobWithUnit } from '@/database/jobs';
+import { stages, type Stage, type Standing } from '@/database/standing';
+import {
+  capital,
+  checkLabel,
+  clockTime,
+  complaintWords,
+  longDate,
+  percent,
+  plateWords,
+  suspectName,
+} from '@/features/record/words';
+import { Unequal } from '@/ui/marks';
+import { PageBar } from '@/ui/page-bar';
+import { PatternDefinitions, SuspectStrip } from '@/ui/patterns';
+import { StageTrack } from '@/ui/stage-track';
+import { ImportButton } from './import-button';
+import { TechnicianChoice } from './technician-choice';
+import { ThemeChoice } from './theme-choice';
+
+/** The open and the closed jobs: what each stands at, how sure, what it waits for. */
+export function Today({
+  session,
+  jobs,
+  now,
+  theme,
+}: {
+  session: Session;
+  jobs: readonly JobWithUnit[];
+  now: Date;
+  theme: string | undefined;
+}) {
+  const { organisation, technicians, technician } = session;
+  const open = jobs.filter((each) => each.job.isOpen);
+  const closed = jobs.filter((each) => !each.job.isOpen);
+  const waiting = open.filter((each) => each.job.standing.stage === 'waiting').length;
+  return (
+    <div className="min-h-dvh bg-sheet">
+      <PatternDefinitions />
+      <PageBar>
+        <span className="hidden text-small sm:inline">{organisation.name}</span>
+        <div className="ml-auto flex flex-wrap items-center gap-2">
+          <ThemeChoice theme={theme} />
+          <TechnicianChoice
+            technicians={technicians.map(({ id, name }) => ({ id, name }))}
+            chosen={technician.id}
+          />
+          <Link href="/call" className="button button-act">
+            New call
+          </Link>
+        </div>
+      </PageBar>
+      <main className="mx-auto max-w-[1280px]">
+        <div className="flex flex-wrap items-baseline gap-x-6 gap-y-1 px-5 pt-4 pb-3">
+          <h1 className="text-[28px] leading-tight font-semibold sm:text-title-l">
+            {longDate(now, organisation.timeZone)}
+          </h1>
+          <p>
+            <Count n={open.length} word="open" /> <Count n={waiting} word="waiting for a part" />{' '}
+            <Count n={closed.length} word="closed" />
+          </p>
+          <span className="ml-auto">
+            <ImportButton />
+          </span>
+        </div>
+        {jobs.length === 0 ? (
+          <Empty />
+        ) : (
+          <>
+            <JobList
+              title="Open"
+              jobs={open}
+              technicianId={technician.id}
+              timeZone={organisation.timeZone}
+            />
+            {closed.length > 0 && (
+              <JobList
+                title="Closed"
+                jobs={closed}
+                technicianId={technician.id}
+                timeZone={organisation.timeZone}
+              />
+            )}
+          </>
+        )}
+      </main>
+    </div>
+  );
+}
+
+function Count({ n, word }: { n: number; word: string }) {
+  return (
+    <span className="mr-3">
+      <strong className="text-[20px] font-semibold">{n}</strong> {word}
+    </span>
+  );
+}
+
+function Empty() {
+  return (
+    <div className="px-5 py-8">
+      <svg viewBox="0 0 600 20" className="w-full max-w-xl" aria-hidden="true">
+        <path
+          d={`M0 1H600${Array.from({ length: 41 }, (_, k) => `M${0.6 + k * 15} 1v${k % 5 === 0 ? 14 : 8}`).join('')}`}
+          stroke="var(--ink)"
+          strokeWidth="1.2"
+        />
+      </svg>
+      <p className="my-4 text-lead">
+        No jobs yet. Start with the call: a few questions split the field before any cover comes
+        off.
+      </p>
+      <Link href="/call" className="button button-act">
+        Take the first call
+      </Link>
+    </div>
+  );
+}
+
+const columns =
+  'lg:grid lg:grid-cols-[64px_minmax(0,1.15fr)_minmax(0,1.1fr)_240px_minmax(0,1.1fr)_minmax(0,1fr)] lg:gap-5';
+
+function JobList({
+  title,
+  jobs,
+  technicianId,
+  timeZone,
+}: {
+  title: string;
+  jobs: readonly JobWithUnit[];
+  technicianId: string;
+  timeZone: string;
+}) {
+  return (
+    <section aria-labelledby={`list-${title}`} className="mb-6">
+      <h2 id={`list-${title}`} className="sr-only">
+        {title} jobs
+      </h2>
+      <div
+        className={`hidden border-b-[1.5px] border-rule px-5 pb-1.5 text-small text-ink-2 ${columns}`}
+        aria-hidden="true"
+      >
+        <span>opened</span>
+        <span>job, who and where</span>
+        <span>unit and complaint</span>
+        <span>stands at</span>
+        <span>suspects</span>
+        <span>{title === 'Open' ? 'next' : 'ended'}</span>
+      </div>
+      <ol>
+        {jobs.map((each) => (
+          <JobRow
+            key={each.job.id}
+            row={each}
+            isMine={each.technician.id === technicianId}
+            timeZone={timeZone}
+          />
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+function JobRow({
+  row,
+  isMine,
+  timeZone,
+}: {
+  row: JobWithUnit;
+  isMine: boolean;
+  timeZone: string;
+}) {
+  const { job, unit, site, customer, technician } = row;
+  const { standing } = job;
+  return (
+    <li className="border-b border-hair">
+      <Link
+        href={`/jobs/${job.id}${standing.stage === 'closed' ? '/report' : standing.stage === 'call' || standing.stage === 'diagnose' || standing.stage === 'verdict' ? '' : '/repair'}`}
+        className={`block space-y-2 px-5 py-3 hover:bg-act-wash active:bg-act-wash lg:items-center lg:space-y-0 ${columns}`}
+      >
+        <Cell className="text-[22px] leading-tight font-semibold">
+          {clockTime(job.openedAt, timeZone)}
+        </Cell>
+        <Cell>
+          <span className="block truncate font-semibold">
+            {job.number} {customer.name}
+          </span>
+          <span className="block truncate text-small text-ink-2">
+            {site.address.split(',')[0]} · {isMine ? 'you' : technician.name.split(' ')[0]}
+          </span>
+        </Cell>
+        <Cell>
+          <span className="block truncate">
+            {[unit.make, unit.model].filter(Boolean).join(' ') || 'Electric'},{' '}
+            {plateWords({ unit: { family: '', plate: unit.plate } })}
+          </span>
+          <span className="block truncate text-small text-ink-2">
+            {complaintWords[job.complaint.kind ?? 'other']}
+          </span>
+        </Cell>
+        <Cell>
+          <StageTrack
+            steps={stages.length}
+            at={stages.indexOf(standing.stage)}
+            label={stageWords(standing)}
+          />
+          <span className="block text-small">{stageText(standing)}</span>
+        </Cell>
+        <Cell>
+          <SuspectStrip
+            suspects={
+              standing.stage === 'call' && standing.suspects.length === 0
+                ? undefined
+                : standing.suspects
+            }
+            decided={standing.decided}
+            label={suspectWords(standing)}
+          />
+          <span className="mt-1 block truncate text-small">{suspectWords(standing)}</span>
+        </Cell>
+        <Cell className="text-body">
+          {nextWords(standing)}
+          {standing.liftedWires > 0 && standing.stage !== 'closed' && (
+            <span className="block text-small font-medium">
+              {standing.liftedWires} {standing.liftedWires === 1 ? 'wire' : 'wires'} lifted
+            </span>
+          )}
+          {standing.warning && (
+            <span className="flex items-center gap-1.5 text-small font-medium">
+              <Unequal size={15} /> fits nothing yet
+            </span>
+          )}
+        </Cell>
+      </Link>
+    </li>
+  );
+}
+
+function Cell({ children, className = '' }: { children: ReactNode; className?: string }) {
+  return <div className={`min-w-0 ${className}`}>{children}</div>;
+}
+
+const stageNames: Readonly<Record<Stage, string>> = {
+  call: 'Call',
+  diagnose: 'Diagnose',
+  verdict: 'Verdict',
+  repair: 'Repair',
+  waiting: 'Waiting for a part',
+  proof: 'Proof',
+  closed: 'Closed',
+};
+
+function stageText(standing: Standing): ReactNode {
+  return (
+    <>
+      <strong className="font-semibold">{stageNames[standing.stage]}</strong>
+      {standing.entryCount > 0 ? `, ${standing.entryCount} entries` : ', questions answered'}
+    </>
+  );
+}
+
+const stageWords = (standing: Standing) => `stands at ${stageNames[standing.stage].toLowerCase()}`;
+
+function suspectWords({ suspects }: Standing): string {
+  return suspects
+    .slice(0, 2)
+    .map((each) => `${suspectName(each.repair)} ${percent(each.probability)} %`)
+    .join(', ');
+}
+
+function nextWords({ stage, next, reason, decided, suspects }: Standing): string {
+  if (stage === 'closed') return reason ?? 'Report ready';
+  if (stage === 'waiting') return reason ?? 'Waiting for a part';
+  if (stage === 'proof') return 'Prove the repair';
+  if (decided) return `Act on it: ${suspectName(suspects[0]?.repair ?? '').toLowerCase()}`;
+  if (!next) return 'Nothing left that would tell more';
+  return `${capital(checkLabel(next.check))}, about ${Math.round(next.minutes)} min`;
+}

@@ -1,0 +1,151 @@
+import type { NewCall } from '../open-call';
+
+/** Everything here is invented: the firm, the town, the people, the makes and the models. */
+export const demoFirm = {
+  name: 'Larkmoor Hot Water',
+  address: '3 Foundry Row, Pennick Falls',
+  unitSystem: 'us',
+  timeZone: 'America/Toronto',
+} as const;
+
+export const demoTechnicians = [
+  { key: 'ines', name: 'Ines Aldous', licence: 'PF-4471', liveWork: true, leadOhm: 0.2 },
+  { key: 'teo', name: 'Teo Marrable', licence: 'PF-4502', liveWork: true, leadOhm: 0.3 },
+  { key: 'wren', name: 'Wren Oduya', licence: 'apprentice', liveWork: false, leadOhm: 0.2 },
+] as const;
+
+export type DemoTechnician = (typeof demoTechnicians)[number]['key'];
+
+export interface DemoJob {
+  readonly technician: DemoTechnician;
+  readonly hoursAgo: number;
+  readonly words: string;
+  readonly unit: NonNullable<NewCall['newUnit']>;
+  /** The hidden fault, and the seed of everything else about the simulated unit. */
+  readonly fault: string;
+  readonly seed: number;
+  /** How far it has come. */
+  readonly until:
+    | { readonly stage: 'call' }
+    | { readonly stage: 'diagnose'; readonly checks: number; readonly slip?: boolean }
+    | { readonly stage: 'decided' }
+    | { readonly stage: 'waiting'; readonly reason: string }
+    | { readonly stage: 'closed' };
+}
+
+const plate = (volt: number, upper: number, lower: number, litre: number) => ({
+  rated: { volt },
+  elements: { upper: { watt: upper }, lower: { watt: lower } },
+  volume: { litre },
+});
+
+const site = (customer: string, address: string) => ({
+  customer,
+  address: `${address}, Pennick Falls`,
+  supplySystem: 'split-phase' as const,
+});
+
+const falkner = site('Bea Falkner', '22 Quarry Lane');
+const quist = site('Morten Quist', '9 Tollgate Road');
+const laundry = site('Otter Lane Laundry', '1 Otter Lane');
+const sandoval = site('Rosa Sandoval-Price', '140 Upper Mill Street');
+const reading = site('Halloway Reading Rooms', 'Chapel Square');
+
+export const demoJobs: readonly DemoJob[] = [
+  {
+    technician: 'ines',
+    hoursAgo: 27,
+    words: 'Stone cold since Monday night. It was fine, then nothing at all.',
+    unit: {
+      ...laundry,
+      make: 'Veldane',
+      model: 'V66',
+      serial: '66-20417',
+      installed: '2017-03',
+      plate: plate(240, 5500, 5500, 250),
+    },
+    fault: 'upper-element.open',
+    seed: 11,
+    until: { stage: 'closed' },
+  },
+  {
+    technician: 'teo',
+    hoursAgo: 25,
+    words: 'One bath, then it runs cold. It used to do two.',
+    unit: {
+      ...sandoval,
+      make: 'Orrin',
+      model: '50T',
+      serial: 'OT-118832',
+      installed: '2015-10',
+      plate: plate(240, 4500, 4500, 189),
+    },
+    fault: 'lower-element.open',
+    seed: 23,
+    until: { stage: 'waiting', reason: 'Element 4500 W, 240 V ordered, here on Thursday' },
+  },
+  {
+    technician: 'ines',
+    hoursAgo: 4,
+    words: 'No hot water this morning, any tap.',
+    unit: {
+      ...reading,
+      make: 'Hask',
+      model: '190 D',
+      serial: 'H190-0457',
+      installed: '2019-06',
+      plate: plate(240, 3800, 3800, 189),
+    },
+    fault: 'upper-thermostat.never-closes',
+    seed: 31,
+    until: { stage: 'decided' },
+  },
+  {
+    technician: 'ines',
+    hoursAgo: 2,
+    words: 'A short hot shower, then lukewarm, then cold.',
+    unit: {
+      ...falkner,
+      make: 'Orrin',
+      model: '40T',
+      serial: 'OT-203311',
+      installed: '2018-01',
+      plate: plate(240, 4500, 4500, 151),
+    },
+    fault: 'lower-thermostat.never-closes',
+    seed: 47,
+    until: { stage: 'diagnose', checks: 4, slip: true },
+  },
+  {
+    technician: 'wren',
+    hoursAgo: 1.5,
+    words: 'Only ever lukewarm since the tenants moved in.',
+    unit: {
+      ...quist,
+      make: 'Veldane',
+      model: 'V50',
+      serial: '50-88120',
+      installed: '2021-09',
+      plate: plate(240, 4500, 4500, 189),
+    },
+    fault: 'dials.unequal',
+    seed: 59,
+    until: { stage: 'diagnose', checks: 2 },
+  },
+  {
+    technician: 'teo',
+    hoursAgo: 0.4,
+    words: 'The back heater is dead. The front one is fine.',
+    unit: {
+      ...laundry,
+      make: 'Veldane',
+      model: 'V66',
+      serial: '66-20418',
+      installed: '2017-03',
+      plate: plate(240, 5500, 5500, 250),
+    },
+    fault: 'splice-1.open',
+    seed: 61,
+    until: { stage: 'call' },
+  },
+];

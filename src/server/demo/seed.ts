@@ -1,0 +1,190 @@
+import { v7 as newId } from 'uuid';
+import {
+  plateOf,
+  proofCheckFor,
+  repairs,
+  type RepairId,
+} from '../../core/appliances/electric-storage-two-element';
+import { diagnoseJob, engineVersion, parameterHash } from '../../core/job-diagnosis';
+import type { Entry, JobFile } from '../../core/job-file';
+import { entriesOfStep, practiseJob, takeCheck, type Clock } from '../../core/practice';
+import { seededRandom, simulateUnit, type SimulatedUnit } from '../../core/simulation';
+import { asFirm, type Database, type FirmTransaction } from '../../database/client';
+import { insertOrganisation, insertTechnician } from '../../database/technicians';
+import { openCall } from '../open-call';
+import { readJobFile } from '../read-job';
+import { recordEntries } from '../record-entries';
+import { demoFirm, demoJobs, demoTechnicians, type DemoJob } from './firm';
+
+/** Fills an empty installation with the demo firm, in one transaction: all of it or nothing. */
+export async function seedDemoData(database: Database, now: Date): Promise<void> {
+  const organisationId = newId();
+  await asFirm(database, organisationId, async (transaction) => {
+    await insertOrganisation(transaction, { id: organisationId, ...demoFirm });
+    const technicianIds = new Map<string, string>();
+    for (const { key, name, licence, liveWork, leadOhm } of demoTechnicians) {
+      const id = newId();
+      technicianIds.set(key, id);
+      await insertTechnician(transaction, {
+        organisationId,
+        id,
+        name,
+        licence,
+        liveWork,
+        instruments: [
+          { id: 'meter', kind: 'multimeter', leads: { ohm: leadOhm } },
+          { id: 'clamp', kind: 'clamp' },
+          { id: 'probe', kind: 'thermometer' },
+        ],
+      });
+    }
+    for (const each of demoJobs) {
+      await seedJob(transaction, organisationId, technicianIds.get(each.technician)!, each, now);
+    }
+  });
+}
+
+async function seedJob(
+  transaction: FirmTransaction,
+  organisationId: string,
+  technicianId: string,
+  demo: DemoJob,
+  now: Date,
+): Promise<void> {
+  const plate = plateOf({
+    unit: { family: '', plate: demo.unit.plate as JobFile['unit']['plate'] },
+  });
+  const unit = simulateUnit(plate, seededRandom(demo.seed), { fault: demo.fault });
+  const openedAt = new Date(now.getTime() - demo.hoursAgo * 3_600_000);
+  const { complaint } = unit;
+  const { id } = await openCall(transaction, organisationId, {
+    technicianId,
+    openedAt,
+    complaint: {
+      kind: complaint.kind as NonNullable<JobFile['complaint']>['kind'],
+      words: demo.words,
+      answers: complaint.answers,
+    },
+    newUnit: demo.unit,
+  });
+  if (demo.until.stage === 'call') return;
+  const start = await readJobFile(transaction, id);
+  const clock = clockFrom(openedAt, now);
+  const entries = practisedEntries(start, unit, demo, clock);
+  const by = start.people![0]!.id;
+  await recordEntries(
+    transaction,
+    organisationId,
+    id,
+    entries.map((each) => ({ ...each, by })),
+  );
+}
+
+/** Time goes on by the minutes of work, never past now. */
+function clockFrom(openedAt: Date, now: Date): Clock {
+  let time = openedAt.getTime() + 8 * 60_000;
+  return {
+    newId,
+    after(minutes) {
+      time = Math.min(now.getTime() - 1000, time + minutes * 60_000);
+      return new Date(time).toISOString();
+    },
+  };
+}
+
+function practisedEntries(
+  start: JobFile,
+  unit: SimulatedUnit,
+  { until }: DemoJob,
+  clock: Clock,
+): Entry[] {
+  if (until.stage === 'diagnose') {
+    const { job } = practiseJob(start, unit, clock, until.checks);
+    return until.slip ? withSlip(job.entries, clock) : job.entries;
+  }
+  const practised = practiseJob(start, unit, clock);
+  let { job } = practised;
+  const add = (...entries: Entry[]) => {
+    job = { ...job, entries: [...job.entries, ...entries] };
+  };
+  const stamp = (minutes: number) => ({ id: clock.newId(), at: clock.after(minutes) });
+  if (until.stage === 'decided') return job.entries;
+
+  const { suspects } = practised.answer;
+  const repair = suspects[0]!.repair as RepairId;
+  add({
+    ...stamp(1),
+    kind: 'verdict',
+    engine: engineVersion,
+    parameters: parameterHash,
+    suspects: suspects.slice(0, 4).map(({ why, ...each }) => ({
+      ...each,
+      why: [...why],
+      repairs: [...each.repairs],
+      faults: [...each.faults],
+    })),
+    repair,
+    decided: practised.answer.decided,
+  });
+  const part = repairs[repair].parts[0];
+  if (until.stage === 'waiting') {
+    if (part) add({ ...stamp(2), kind: 'part', part, action: 'ordered', repair });
+    add({ ...stamp(1), kind: 'status', status: 'waiting-for-part', reason: until.reason });
+    return job.entries;
+  }
+
+  add({ ...stamp(1), kind: 'status', status: 'repairing' });
+  for (const lifted of repairs[repair].wires) {
+    add(...entriesOfStep({ kind: 'lift-wire', lifted }, clock));
+  }
+  if (part) add({ ...stamp(25), kind: 'part', part, action: 'fitted', repair });
+  for (const lifted of diagnoseJob(job).state.lifted) {
+    add(...entriesOfStep({ kind: 'refit-wire', lifted }, clock));
+  }
+  add({ ...stamp(20), kind: 'action', action: 'replace', repair });
+  unit.repair([repair]);
+  add({ ...stamp(3), kind: 'action', action: 'power-on' });
+  for (const check of proofCheckFor(repair).slice(0, 1)) add(takeCheck(job, unit, check, clock));
+  for (const dial of ['upper', 'lower'] as const) {
+    add(
+      {
+        ...stamp(1),
+        kind: 'setting',
+        setting: `${dial}-dial`,
+        as: 'found',
+        value: { celsius: dial === 'upper' ? 52 : 49 },
+      },
+      { ...stamp(0), kind: 'setting', setting: `${dial}-dial`, as: 'left', value: { celsius: 50 } },
+    );
+  }
+  add({
+    ...stamp(2),
+    kind: 'status',
+    status: 'closed-repaired',
+    next: 'Shut-off at the setpoint to be seen: about two hours from cold. Flush and anode are due.',
+  });
+  return job.entries;
+}
+
+/** Takes the last ohms reading wrongly first, a probe slipped off its screw, and corrects it. */
+function withSlip(entries: readonly Entry[], clock: Clock): Entry[] {
+  const last = entries.findLastIndex(
+    (each) => each.kind === 'reading' && each.value?.ohm !== undefined,
+  );
+  const reading = entries[last];
+  if (reading?.kind !== 'reading' || !reading.check) return [...entries];
+  const slipped = { ...reading, value: { overRange: true as const } };
+  return [
+    ...entries.slice(0, last),
+    slipped,
+    ...entries.slice(last + 1),
+    {
+      id: clock.newId(),
+      at: clock.after(1),
+      kind: 'correction',
+      replaces: slipped.id,
+      entry: { ...reading, id: clock.newId() },
+      reason: 'probe slipped off the screw',
+    },
+  ];
+}

@@ -1,0 +1,145 @@
+import { v7 as newId } from 'uuid';
+import { familyId, plateOf } from '../core/appliances/electric-storage-two-element';
+import { validatePlate } from '../core/job-file/generated/validators';
+import type { JobFile, JobFileProblem, Plate } from '../core/job-file';
+import type { FirmTransaction } from '../database/client';
+import { insertCustomer, insertSite, insertUnit, listKnownUnits } from '../database/customers';
+import { insertJob } from '../database/jobs';
+import { readTechnician, readOrganisation } from '../database/technicians';
+import { NotFound, Refused } from './errors';
+import { standingOf } from './standing-of';
+
+/** What a new call says. Either a known unit, or a new customer with site and plate. */
+export interface NewCall {
+  readonly technicianId: string;
+  readonly complaint: NonNullable<JobFile['complaint']>;
+  readonly knownUnitId?: string;
+  readonly newUnit?: {
+    readonly customer: string;
+    readonly address: string;
+    readonly supplySystem: 'split-phase' | 'single-phase';
+    readonly plate: unknown;
+    readonly make?: string;
+    readonly model?: string;
+    readonly serial?: string;
+    readonly installed?: string;
+  };
+  readonly id?: string;
+  readonly openedAt?: Date;
+  readonly number?: number;
+}
+
+/**
+ * Opens a job.
+ * @throws Refused with a pointer per field that is missing or wrong; NotFound for an unknown technician or unit.
+ */
+export async function openCall(
+  transaction: FirmTransaction,
+  organisationId: string,
+  call: NewCall,
+): Promise<{ id: string; number: number }> {
+  const organisation = await readOrganisation(transaction);
+  const technician = await readTechnician(transaction, call.technicianId);
+  if (!organisation || !technician) throw new NotFound('This firm has no such technician.');
+  const { unitId, plate } = await unitFor(transaction, organisationId, call);
+  const id = call.id ?? newId();
+  const complaint = call.complaint;
+  const constraints = {
+    liveWork: technician.liveWork,
+    instruments: [...new Set(technician.instruments.map((each) => each.kind))],
+  };
+  const standing = standingOf({
+    format: 'ohmmeter-job',
+    version: 1,
+    job: { id },
+    unit: { family: familyId, plate },
+    complaint,
+    constraints,
+    entries: [],
+  });
+  const number = await insertJob(transaction, {
+    organisationId,
+    id,
+    unitId,
+    technicianId: technician.id,
+    openedAt: call.openedAt ?? new Date(),
+    timeZone: organisation.timeZone,
+    complaint,
+    constraints,
+    standing,
+    number: call.number,
+  });
+  return { id, number };
+}
+
+async function unitFor(
+  transaction: FirmTransaction,
+  organisationId: string,
+  { knownUnitId, newUnit }: NewCall,
+): Promise<{ unitId: string; plate: Plate }> {
+  if (knownUnitId !== undefined) {
+    const known = (await listKnownUnits(transaction)).find((each) => each.unit.id === knownUnitId);
+    if (!known) throw new NotFound('This firm has no such unit.');
+    return { unitId: known.unit.id, plate: known.unit.plate };
+  }
+  if (!newUnit)
+    throw new Refused([{ pointer: '/unit', message: 'Choose a unit, or enter its plate.' }]);
+  const plate = checkedPlate(newUnit.plate);
+  const problems: JobFileProblem[] = [];
+  if (newUnit.customer.trim() === '') {
+    problems.push({ pointer: '/customer', message: 'Who is it for? A name is enough.' });
+  }
+  if (newUnit.address.trim() === '') {
+    problems.push({ pointer: '/address', message: 'Where is it? A street is enough.' });
+  }
+  if (problems.length > 0) throw new Refused(problems);
+
+  const [customerId, siteId, unitId] = [newId(), newId(), newId()];
+  await insertCustomer(transaction, {
+    organisationId,
+    id: customerId,
+    name: newUnit.customer.trim(),
+  });
+  await insertSite(transaction, {
+    organisationId,
+    id: siteId,
+    customerId,
+    address: newUnit.address.trim(),
+    supplySystem: newUnit.supplySystem,
+    nominalVolt: Math.round(plate.rated.volt),
+  });
+  const words = ({ make, model, serial, installed }: NonNullable<NewCall['newUnit']>) => ({
+    make,
+    model,
+    serial,
+    installed,
+  });
+  await insertUnit(transaction, {
+    organisationId,
+    id: unitId,
+    siteId,
+    family: familyId,
+    plate,
+    ...words(newUnit),
+  });
+  return { unitId, plate };
+}
+
+/** A plate with its volts and the watts of both elements, or why not. */
+export function checkedPlate(value: unknown): Plate {
+  if (!validatePlate(value)) {
+    throw new Refused(
+      (validatePlate.errors ?? []).map(({ instancePath, message }) => ({
+        pointer: `/plate${instancePath}`,
+        message: `The plate ${message ?? 'is not valid'}.`,
+      })),
+    );
+  }
+  try {
+    plateOf({ unit: { family: familyId, plate: value } });
+  } catch (error) {
+    const { pointer = '/plate', message } = error as Error & { pointer?: string };
+    throw new Refused([{ pointer: pointer.replace('/unit', ''), message }]);
+  }
+  return value;
+}

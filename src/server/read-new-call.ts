@@ -1,0 +1,52 @@
+import { questionIds, questions } from '../core/appliances/electric-storage-two-element';
+import type { JobFile } from '../core/job-file';
+import { Refused } from './errors';
+import type { NewCall } from './open-call';
+
+type Fields = Readonly<Record<string, unknown>>;
+
+/**
+ * Reads what the call screen sends.
+ * @throws Refused with a pointer per field.
+ */
+export function readNewCall(sent: unknown): NewCall {
+  const fields = fieldsOf(sent);
+  const complaint = fieldsOf(fields.complaint);
+  const kinds: readonly string[] = questions.complaint.values;
+  if (!kinds.includes(String(complaint.kind))) {
+    throw new Refused([
+      { pointer: '/complaint/kind', message: 'Choose what is wrong: it splits the field most.' },
+    ]);
+  }
+  const answers = Object.fromEntries(
+    Object.entries(fieldsOf(complaint.answers)).filter(
+      ([question, answer]) =>
+        (questionIds as readonly string[]).includes(question) && typeof answer === 'string',
+    ),
+  ) as Record<string, string>;
+  const newUnit = fields.newUnit === undefined ? undefined : fieldsOf(fields.newUnit);
+  return {
+    technicianId: text(fields.technicianId),
+    complaint: {
+      kind: complaint.kind as NonNullable<JobFile['complaint']>['kind'],
+      words: text(complaint.words).slice(0, 4000),
+      answers,
+    },
+    knownUnitId: typeof fields.knownUnitId === 'string' ? fields.knownUnitId : undefined,
+    newUnit: newUnit && {
+      customer: text(newUnit.customer).slice(0, 200),
+      address: text(newUnit.address).slice(0, 400),
+      supplySystem: newUnit.supplySystem === 'single-phase' ? 'single-phase' : 'split-phase',
+      plate: newUnit.plate,
+      make: text(newUnit.make).slice(0, 100) || undefined,
+      model: text(newUnit.model).slice(0, 100) || undefined,
+      serial: text(newUnit.serial).slice(0, 100) || undefined,
+      installed: text(newUnit.installed).slice(0, 20) || undefined,
+    },
+  };
+}
+
+const text = (value: unknown): string => (typeof value === 'string' ? value : '');
+
+const fieldsOf = (value: unknown): Fields =>
+  value !== null && typeof value === 'object' ? (value as Fields) : {};

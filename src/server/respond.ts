@@ -1,0 +1,70 @@
+import 'server-only';
+import { DatabaseUnavailable } from '../database/client';
+import { Conflict, NotFound, Refused } from './errors';
+
+/** What an interface of the server answers when it could not do what was asked. */
+export interface ProblemAnswer {
+  readonly problem: 'refused' | 'conflict' | 'not-found' | 'unavailable' | 'unexpected';
+  readonly message: string;
+  readonly problems?: readonly { readonly pointer: string; readonly message: string }[];
+  readonly ids?: readonly string[];
+}
+
+/** Runs a handler and turns its typed errors into answers; anything else is logged and told as unexpected. */
+export async function respond(work: () => Promise<unknown>): Promise<Response> {
+  try {
+    return Response.json((await work()) ?? {});
+  } catch (error) {
+    const [status, answer] = problemOf(error);
+    return Response.json(answer, { status });
+  }
+}
+
+function problemOf(error: unknown): [number, ProblemAnswer] {
+  if (error instanceof Refused) {
+    return [422, { problem: 'refused', message: error.message, problems: error.problems }];
+  }
+  if (error instanceof Conflict) {
+    return [409, { problem: 'conflict', message: error.message, ids: error.ids }];
+  }
+  if (error instanceof NotFound) return [404, { problem: 'not-found', message: error.message }];
+  if (error instanceof DatabaseUnavailable) {
+    return [
+      503,
+      {
+        problem: 'unavailable',
+        message:
+          'The database does not answer. What you typed is kept on this device and goes later.',
+      },
+    ];
+  }
+  console.error(error);
+  return [
+    500,
+    {
+      problem: 'unexpected',
+      message: 'Something unexpected went wrong. What you typed is kept on this device.',
+    },
+  ];
+}
+
+/** Reads a request's JSON body, at most so many bytes. */
+export async function readBody(request: Request, mostBytes = 5 * 1024 * 1024): Promise<string> {
+  const text = await request.text();
+  if (text.length > mostBytes) {
+    const megabytes = (text.length / 1024 / 1024).toFixed(1);
+    throw new Refused([
+      { pointer: '', message: `That has ${megabytes} MB; at most 5 MB are taken at once.` },
+    ]);
+  }
+  return text;
+}
+
+export async function readJson(request: Request): Promise<unknown> {
+  try {
+    return JSON.parse(await readBody(request)) as unknown;
+  } catch (error) {
+    if (error instanceof Refused) throw error;
+    throw new Refused([{ pointer: '', message: 'The request is not readable as JSON.' }]);
+  }
+}

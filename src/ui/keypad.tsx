@@ -1,0 +1,132 @@
+'use client';
+
+import { Delete } from 'lucide-react';
+
+export interface KeypadProps {
+  readonly text: string;
+  onChange(text: string): void;
+  onEnter(): void;
+  /** What Enter would enter, in words; undefined where there is nothing to enter. */
+  readonly entering: string | undefined;
+  /** Ohms have over range and a step to kΩ. */
+  readonly hasOhms: boolean;
+  readonly disabledReason?: string;
+}
+
+const digitRows = [
+  ['7', '8', '9'],
+  ['4', '5', '6'],
+  ['1', '2', '3'],
+] as const;
+
+/** The application's own keypad: digits, point, over range, unit step, and Enter that repeats the value. */
+export function Keypad({
+  text,
+  onChange,
+  onEnter,
+  entering,
+  hasOhms,
+  disabledReason,
+}: KeypadProps) {
+  const isKilo = /k$/i.test(text);
+  const press = (key: string) => onChange(pressed(text, key));
+  const keyClass =
+    'flex items-center justify-center border-edge min-h-14 text-value font-medium active:bg-well focus-visible:outline-offset-[-3px]';
+  return (
+    <div
+      className="grid h-full grid-cols-[1fr_1fr_1fr_1fr] grid-rows-4 select-none"
+      role="group"
+      aria-label="Keypad"
+    >
+      {digitRows.map((row, r) =>
+        row.map((digit, c) => (
+          <button
+            key={digit}
+            type="button"
+            className={`${keyClass} border-t border-r`}
+            style={{ gridColumn: c + 1, gridRow: r + 1 }}
+            onClick={() => press(digit)}
+          >
+            {digit}
+          </button>
+        )),
+      )}
+      <button
+        type="button"
+        className={`${keyClass} border-t border-r`}
+        style={{ gridColumn: 1, gridRow: 4 }}
+        onClick={() => press('0')}
+      >
+        0
+      </button>
+      <button
+        type="button"
+        aria-label="decimal point"
+        className={`${keyClass} border-t border-r`}
+        style={{ gridColumn: 2, gridRow: 4 }}
+        onClick={() => press('.')}
+      >
+        .
+      </button>
+      <button
+        type="button"
+        aria-label="delete last"
+        className={`${keyClass} border-t`}
+        style={{ gridColumn: 3, gridRow: 4 }}
+        onClick={() => onChange(text === 'OL' ? '' : text.slice(0, -1))}
+      >
+        <Delete size={26} strokeWidth={1.6} aria-hidden="true" />
+      </button>
+      <button
+        type="button"
+        disabled={!hasOhms}
+        aria-label="OL, over range"
+        className={`${keyClass} flex-col border-t border-l-2 border-l-rule! leading-tight font-semibold disabled:text-ink-2`}
+        style={{ gridColumn: 4, gridRow: 1 }}
+        onClick={() => onChange('OL')}
+      >
+        {hasOhms ? 'OL' : ''}
+        {hasOhms && <span className="text-small font-normal text-ink-2">over range</span>}
+      </button>
+      <button
+        type="button"
+        disabled={!hasOhms}
+        aria-pressed={isKilo}
+        aria-label="kilo-ohms"
+        className={`${keyClass} flex-col border-t border-l-2 border-l-rule! leading-tight disabled:text-ink-2`}
+        style={{ gridColumn: 4, gridRow: 2 }}
+        onClick={() =>
+          onChange(isKilo ? text.slice(0, -1) : text === 'OL' || text === '' ? text : `${text}k`)
+        }
+      >
+        {hasOhms ? (isKilo ? 'kΩ' : 'Ω') : ''}
+        {hasOhms && (
+          <span className="text-small font-normal text-ink-2">{isKilo ? 'for Ω' : 'for kΩ'}</span>
+        )}
+      </button>
+      <button
+        type="button"
+        aria-disabled={entering === undefined || disabledReason !== undefined}
+        className={`${keyClass} flex-col leading-tight font-semibold ${
+          entering === undefined || disabledReason !== undefined
+            ? 'border-t border-l-2 border-l-rule! text-ink-2'
+            : 'bg-act text-on-act active:bg-act focus-visible:outline-on-act'
+        }`}
+        style={{ gridColumn: 4, gridRow: '3 / span 2' }}
+        onClick={onEnter}
+      >
+        <span className="text-[20px]">Enter</span>
+        <span className="text-body font-medium">{entering ?? ''}</span>
+      </button>
+    </div>
+  );
+}
+
+/** What the text becomes when a key is pressed: digits go before a unit step, and one point is enough. */
+function pressed(text: string, key: string): string {
+  if (text === 'OL') return key === '.' ? '0.' : key;
+  const [number, step] = /k$/i.test(text) ? [text.slice(0, -1), 'k'] : [text, ''];
+  if (key === '.' && /[.,]/.test(number)) return text;
+  if (number.length >= 7) return text;
+  return `${number}${key}${step}`;
+}
