@@ -31,7 +31,7 @@ export function Keypad({
   const isKilo = /k$/i.test(text);
   const press = (key: string) => onChange(pressed(text, key));
   const keyClass =
-    'flex items-center justify-center border-edge min-h-14 text-value font-medium active:bg-well focus-visible:outline-offset-[-3px]';
+    'flex items-center justify-center border-edge min-h-13 text-value font-medium active:bg-well focus-visible:outline-offset-[-3px]';
   return (
     <div
       className="grid h-full grid-cols-[1fr_1fr_1fr_1fr] grid-rows-4 select-none"

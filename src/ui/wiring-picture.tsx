@@ -9,6 +9,7 @@ import {
   drawnTank,
   drawnTerminals,
   conductorEnds,
+  type DrawnContact,
   type Point,
 } from '../core/appliances/electric-storage-two-element';
 import type { PictureState } from '../core/job-diagnosis';
@@ -73,7 +74,12 @@ export function WiringPicture(props: WiringPictureProps) {
       ))}
       {props.clampOn && <Clamp wire={props.clampOn} />}
       {probes.map((each, index) => (
-        <ProbePoint key={each} terminal={each} letter={index === 0 ? 'A' : 'B'} />
+        <ProbePoint
+          key={each}
+          terminal={each}
+          letter={index === 0 ? 'A' : 'B'}
+          isUpper={isUpper(each, probes)}
+        />
       ))}
     </svg>
   );
@@ -232,7 +238,7 @@ function PartBox({
   goodParts?: readonly string[];
 }) {
   const { part, label, x, y, width, height } = box;
-  const labelY = part === 'limit' ? y + 14 : y + height - 7;
+  const labelY = part === 'limit' ? y + 16 : y + height - 8;
   return (
     <g>
       <rect
@@ -245,8 +251,8 @@ function PartBox({
         strokeWidth="1.5"
       />
       <text
-        x={part === 'breaker' ? x + width / 2 : x + 8}
-        textAnchor={part === 'breaker' ? 'middle' : 'start'}
+        x={part === 'breaker' || part === 'limit' ? x + width / 2 : x + 8}
+        textAnchor={part === 'breaker' || part === 'limit' ? 'middle' : 'start'}
         y={part === 'breaker' ? y + height + 16 : labelY}
         fontSize="13"
         fontWeight="600"
@@ -401,7 +407,7 @@ function Breaker({ picture }: WiringPictureProps) {
   );
 }
 
-function Contact({ from, to, open }: { from: string; to: string; open: boolean }) {
+function Contact({ from, to, sharesBlade, open }: DrawnContact & { open: boolean }) {
   const [start, end] = [drawnTerminals[from]!, drawnTerminals[to]!];
   const at = (share: number) => ({
     x: start.x + (end.x - start.x) * share,
@@ -414,14 +420,16 @@ function Contact({ from, to, open }: { from: string; to: string; open: boolean }
         d={`M${start.x} ${start.y}L${near.x} ${near.y}M${far.x} ${far.y}L${end.x} ${end.y}`}
         strokeWidth="2.2"
       />
-      <path
-        d={
-          open
-            ? `M${near.x} ${near.y}L${far.x - 6} ${far.y - 15}`
-            : `M${near.x} ${near.y}L${far.x} ${far.y}`
-        }
-        strokeWidth="3.6"
-      />
+      {!(open && sharesBlade) && (
+        <path
+          d={
+            open
+              ? `M${near.x} ${near.y}L${far.x - 6} ${far.y - 15}`
+              : `M${near.x} ${near.y}L${far.x} ${far.y}`
+          }
+          strokeWidth="3.6"
+        />
+      )}
       <circle cx={near.x} cy={near.y} r="4" fill="var(--ink)" />
       <circle
         cx={far.x}
@@ -461,12 +469,27 @@ function Mark({ x, y, mark, markAt }: (typeof drawnTerminals)[string]) {
   );
 }
 
-function ProbePoint({ terminal, letter }: { terminal: string; letter: 'A' | 'B' }) {
+/** Of two probes the one on the higher screw comes from above, so that they never cover each other. */
+function isUpper(terminal: string, probes: readonly string[]): boolean {
+  const own = drawnTerminals[terminal];
+  const other = drawnTerminals[probes.find((each) => each !== terminal) ?? ''];
+  if (!own || !other) return true;
+  return own.y < other.y || (own.y === other.y && own.x < other.x);
+}
+
+function ProbePoint({
+  terminal,
+  letter,
+  isUpper: fromAbove,
+}: {
+  terminal: string;
+  letter: 'A' | 'B';
+  isUpper: boolean;
+}) {
   const point = drawnTerminals[terminal];
   if (!point) return null;
   const { x, y } = point;
-  // A comes from above, B from below, so that the two never cover each other.
-  const sign = letter === 'A' ? -1 : 1;
+  const sign = fromAbove ? -1 : 1;
   const [tipX, tipY, endX, endY] = [x - 9, y + sign * 11, x - 30, y + sign * 40];
   return (
     <g>

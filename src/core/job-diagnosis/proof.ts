@@ -1,13 +1,14 @@
 import {
   catalogue,
   isCheckId,
+  plateOf,
   proofCheckFor,
   repairs,
   type CheckId,
   type RepairId,
 } from '../appliances/electric-storage-two-element';
-import { walkEntries, type Entry, type JobFile, type JobState } from '../job-file';
-import { diagnoseJob, type OpenDiagnosis } from './diagnose';
+import { foldEntries, walkEntries, type Entry, type JobFile, type JobState } from '../job-file';
+import type { OpenDiagnosis } from './diagnose';
 import { observableOfEntry } from './evidence';
 import { goodReading, isGoodResult, type GoodReading } from './expect';
 
@@ -23,11 +24,12 @@ export const isRepairId = (id: string | undefined): id is RepairId =>
 
 /** The proving checks of the last repair, with the last result of each that was taken after it. */
 export function proofOf(job: JobFile): readonly ProofItem[] {
-  const open = diagnoseJob(job);
-  const repair = open.state.repairsDone.at(-1);
+  const open = { plate: plateOf(job) };
+  const { repairsDone } = foldEntries(job.entries, catalogue);
+  const repair = repairsDone.at(-1);
   if (!isRepairId(repair)) return [];
   const after = walkEntries(job.entries, catalogue).filter(
-    ({ before }) => before.repairsDone.length === open.state.repairsDone.length,
+    ({ before }) => before.repairsDone.length === repairsDone.length,
   );
   return proofCheckFor(repair).map((check) => {
     const taken = after.findLast(

@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import { useRouter, useSearchParams } from 'next/navigation';
 import { useEffect, useMemo, useState } from 'react';
 import {
@@ -220,14 +221,14 @@ export function Bench({ initial, system }: { initial: JobFile; system: UnitSyste
             </div>
           )}
           {check && (
-            <div className="order-4 mt-auto border-t border-edge lg:order-none">
+            <div className="sticky bottom-0 order-4 mt-auto border-t border-edge bg-sheet lg:static lg:order-none">
               {problem && (
                 <p role="alert" className="border-b border-edge px-4 py-2 font-medium">
                   {problem}
                 </p>
               )}
               {quantity ? (
-                <div className="h-[240px] lg:h-[min(320px,42dvh)]">
+                <div className="h-[224px] lg:h-[min(320px,42dvh)]">
                   <Keypad
                     text={text}
                     onChange={change}
@@ -258,7 +259,7 @@ export function Bench({ initial, system }: { initial: JobFile; system: UnitSyste
                   <button
                     key={reason}
                     type="button"
-                    className="min-h-12 border-r border-hair underline underline-offset-4 last:border-r-0"
+                    className="min-h-11 border-r border-hair underline underline-offset-4 last:border-r-0"
                     onClick={() => skip(reason)}
                   >
                     {label}
@@ -266,30 +267,36 @@ export function Bench({ initial, system }: { initial: JobFile; system: UnitSyste
                 ))}
               </div>
               <nav
-                className="grid grid-cols-3 border-t-2 border-rule bg-paper lg:hidden"
+                className="grid grid-cols-4 border-t border-rule bg-paper lg:hidden"
                 aria-label="More"
               >
                 <button
                   type="button"
-                  className="min-h-12 underline underline-offset-4"
+                  className="min-h-11 underline underline-offset-4"
                   onClick={() => setSheet('picture')}
                 >
                   Picture
                 </button>
                 <button
                   type="button"
-                  className="min-h-12 underline underline-offset-4"
+                  className="min-h-11 underline underline-offset-4"
                   onClick={() => setSheet('logbook')}
                 >
                   Logbook {job.entries.length}
                 </button>
                 <button
                   type="button"
-                  className="min-h-12 underline underline-offset-4"
+                  className="min-h-11 underline underline-offset-4"
                   onClick={() => setSheet('other-check')}
                 >
-                  Other check
+                  Others
                 </button>
+                <Link
+                  href={`/jobs/${job.job.id}/repair`}
+                  className="flex min-h-11 items-center justify-center underline underline-offset-4"
+                >
+                  Repair
+                </Link>
               </nav>
             </div>
           )}

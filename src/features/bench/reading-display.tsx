@@ -47,7 +47,7 @@ export function ReadingDisplay(props: ReadingDisplayProps) {
     <section aria-label="Reading" className="px-4 lg:px-5">
       <div className="flex items-end justify-between gap-4">
         <output
-          className="flex min-h-[92px] items-baseline text-[84px] leading-[92px] font-semibold text-act lg:min-h-[104px] lg:text-[104px] lg:leading-[104px]"
+          className="flex min-h-[76px] items-baseline text-[72px] leading-[76px] font-semibold text-act lg:min-h-[104px] lg:text-[104px] lg:leading-[104px]"
           aria-label="typed reading"
         >
           {typedNumber}

@@ -19,7 +19,7 @@ export interface StateBarProps {
 export function StateBar({ job, state, waitingCount, sending, onMakeSafe }: StateBarProps) {
   const { site, unit, job: head } = job;
   return (
-    <header className="flex flex-wrap items-stretch border-b-2 border-rule bg-paper lg:h-14 lg:flex-nowrap">
+    <header className="flex items-stretch border-b-2 border-rule bg-paper lg:h-14">
       <Link
         href="/"
         className="hidden items-center border-r border-hair px-4 lg:flex"
@@ -47,7 +47,7 @@ export function StateBar({ job, state, waitingCount, sending, onMakeSafe }: Stat
         </div>
       )}
       {state && state.lifted.length > 0 && (
-        <div className="flex flex-col justify-center border-l border-hair px-3 text-small leading-tight">
+        <div className="flex flex-col justify-center border-l border-hair px-2 text-small leading-tight lg:px-3">
           <span className="font-semibold text-act">
             {state.lifted.length} {state.lifted.length === 1 ? 'wire' : 'wires'} lifted
           </span>
@@ -67,7 +67,7 @@ export function StateBar({ job, state, waitingCount, sending, onMakeSafe }: Stat
         <Link href={`/jobs/${head.id}/repair`} className="button hidden lg:inline-flex">
           Repair
         </Link>
-        <Link href={`/jobs/${head.id}/report`} className="button px-2 lg:px-3.5">
+        <Link href={`/jobs/${head.id}/report`} className="button hidden lg:inline-flex">
           Report
         </Link>
       </nav>

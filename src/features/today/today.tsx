@@ -75,6 +75,7 @@ export function Today({
               jobs={open}
               technicianId={technician.id}
               timeZone={organisation.timeZone}
+              now={now}
             />
             {closed.length > 0 && (
               <JobList
@@ -82,6 +83,7 @@ export function Today({
                 jobs={closed}
                 technicianId={technician.id}
                 timeZone={organisation.timeZone}
+                now={now}
               />
             )}
           </>
@@ -128,11 +130,13 @@ function JobList({
   jobs,
   technicianId,
   timeZone,
+  now,
 }: {
   title: string;
   jobs: readonly JobWithUnit[];
   technicianId: string;
   timeZone: string;
+  now: Date;
 }) {
   return (
     <section aria-labelledby={`list-${title}`} className="mb-6">
@@ -157,6 +161,7 @@ function JobList({
             row={each}
             isMine={each.technician.id === technicianId}
             timeZone={timeZone}
+            now={now}
           />
         ))}
       </ol>
@@ -168,10 +173,12 @@ function JobRow({
   row,
   isMine,
   timeZone,
+  now,
 }: {
   row: JobWithUnit;
   isMine: boolean;
   timeZone: string;
+  now: Date;
 }) {
   const { job, unit, site, customer, technician } = row;
   const { standing } = job;
@@ -183,6 +190,9 @@ function JobRow({
       >
         <Cell className="text-[22px] leading-tight font-semibold">
           {clockTime(job.openedAt, timeZone)}
+          <span className="ml-2 text-small font-normal text-ink-2 lg:ml-0 lg:block">
+            {dayWord(job.openedAt, now, timeZone)}
+          </span>
         </Cell>
         <Cell>
           <span className="block truncate font-semibold">
@@ -219,7 +229,7 @@ function JobRow({
             decided={standing.decided}
             label={suspectWords(standing)}
           />
-          <span className="mt-1 block truncate text-small">{suspectWords(standing)}</span>
+          <span className="mt-1 line-clamp-2 text-small">{suspectWords(standing)}</span>
         </Cell>
         <Cell className="text-body">
           {nextWords(standing)}
@@ -237,6 +247,18 @@ function JobRow({
       </Link>
     </li>
   );
+}
+
+/** Nothing for today; the weekday for the days before. */
+function dayWord(at: Date, now: Date, timeZone: string): string {
+  const day = (date: Date) => longDate(date, timeZone);
+  if (day(at) === day(now)) return '';
+  return new Intl.DateTimeFormat('en-GB', {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    timeZone,
+  }).format(at);
 }
 
 function Cell({ children, className = '' }: { children: ReactNode; className?: string }) {

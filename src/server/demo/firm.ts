@@ -114,7 +114,7 @@ export const demoJobs: readonly DemoJob[] = [
     },
     fault: 'lower-thermostat.never-closes',
     seed: 47,
-    until: { stage: 'diagnose', checks: 4, slip: true },
+    until: { stage: 'diagnose', checks: 3, slip: true },
   },
   {
     technician: 'wren',
@@ -129,7 +129,7 @@ export const demoJobs: readonly DemoJob[] = [
       plate: plate(240, 4500, 4500, 189),
     },
     fault: 'dials.unequal',
-    seed: 59,
+    seed: 60,
     until: { stage: 'diagnose', checks: 2 },
   },
   {

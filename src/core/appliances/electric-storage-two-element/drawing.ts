@@ -17,6 +17,8 @@ export interface DrawnContact {
   readonly branch: string;
   readonly from: string;
   readonly to: string;
+  /** A changeover has one blade: where this side is open, the blade lies on the other. */
+  readonly sharesBlade?: boolean;
 }
 
 export interface DrawnBox {
@@ -28,7 +30,7 @@ export interface DrawnBox {
   readonly height: number;
 }
 
-export const drawing = { width: 620, height: 372 } as const;
+export const drawing = { width: 620, height: 380 } as const;
 
 const at = (
   x: number,
@@ -39,25 +41,25 @@ const at = (
 ): DrawnTerminal => ({ x, y, mark, name, markAt });
 
 export const drawnTerminals: Readonly<Record<string, DrawnTerminal>> = {
-  earth: at(112, 26, 'earth', 'house earth', 'right'),
-  tank: at(442, 26, 'tank', 'tank metal', 'above'),
+  earth: at(112, 24, 'earth', 'house earth', 'left'),
+  tank: at(442, 24, 'tank', 'tank metal', 'below'),
   'feed.1': at(112, 140, '', 'house conductor 1', 'below'),
   'feed.2': at(112, 84, '', 'house conductor 2', 'above'),
   'supply.1': at(166, 140, 'L1', 'heater lead 1', 'below'),
   'supply.2': at(166, 84, 'L2', 'heater lead 2', 'above'),
-  'limit.1': at(226, 140, '1', 'limit 1', 'below'),
-  'limit.2': at(322, 140, '2', 'limit 2', 'below'),
+  'limit.1': at(226, 140, '1', 'limit 1', 'above'),
+  'limit.2': at(322, 140, '2', 'limit 2', 'above'),
   'limit.3': at(226, 84, '3', 'limit 3', 'above'),
   'limit.4': at(322, 84, '4', 'limit 4', 'above'),
-  'upper-thermostat.1': at(226, 204, '1', 'upper thermostat 1', 'below'),
-  'upper-thermostat.2': at(322, 188, '2', 'upper thermostat 2', 'above'),
-  'upper-thermostat.4': at(322, 232, '4', 'upper thermostat 4', 'below'),
-  'upper-element.b': at(442, 112, 'b', 'upper element b', 'above'),
-  'upper-element.a': at(442, 188, 'a', 'upper element a', 'below'),
-  'lower-thermostat.1': at(226, 318, '1', 'lower thermostat 1', 'above'),
-  'lower-thermostat.2': at(322, 318, '2', 'lower thermostat 2', 'above'),
-  'lower-element.b': at(442, 252, 'b', 'lower element b', 'above'),
-  'lower-element.a': at(442, 318, 'a', 'lower element a', 'below'),
+  'upper-thermostat.1': at(226, 216, '1', 'upper thermostat 1', 'below'),
+  'upper-thermostat.2': at(322, 200, '2', 'upper thermostat 2', 'above'),
+  'upper-thermostat.4': at(322, 246, '4', 'upper thermostat 4', 'below'),
+  'upper-element.b': at(442, 116, 'b', 'upper element b', 'above'),
+  'upper-element.a': at(442, 200, 'a', 'upper element a', 'below'),
+  'lower-thermostat.1': at(226, 328, '1', 'lower thermostat 1', 'above'),
+  'lower-thermostat.2': at(322, 328, '2', 'lower thermostat 2', 'above'),
+  'lower-element.b': at(442, 262, 'b', 'lower element b', 'above'),
+  'lower-element.a': at(442, 328, 'a', 'lower element a', 'below'),
 };
 
 /** Ways of the conductors, corner by corner, between their two terminals. */
@@ -69,52 +71,62 @@ export const drawnRoutes: Readonly<Record<string, readonly (readonly [number, nu
   'w-supply-2': [],
   'strap-limit': [
     [350, 140],
-    [350, 166],
-    [200, 166],
-    [200, 204],
+    [350, 158],
+    [196, 158],
+    [196, 216],
   ],
   'w-upper-a': [],
   'w-upper-b': [
     [388, 84],
-    [388, 112],
+    [388, 116],
   ],
   'w-lower-feed': [
-    [352, 232],
-    [352, 268],
-    [196, 268],
-    [196, 318],
+    [352, 246],
+    [352, 288],
+    [192, 288],
+    [192, 328],
   ],
   'w-lower-a': [],
   'w-lower-b': [
     [388, 84],
-    [388, 252],
+    [388, 262],
   ],
 };
 
 /** Where a conductor passes over another without touching it. */
 export const drawnHops: readonly (Point & { readonly conductor: string })[] = [
-  { conductor: 'w-upper-a', x: 388, y: 188 },
+  { conductor: 'w-upper-a', x: 388, y: 200 },
 ];
 
 /** Where conductors join away from a screw. */
-export const drawnJoints: readonly Point[] = [{ x: 388, y: 112 }];
+export const drawnJoints: readonly Point[] = [{ x: 388, y: 116 }];
 
 export const drawnContacts: readonly DrawnContact[] = [
   { branch: 'limit-pole-1', from: 'limit.1', to: 'limit.2' },
   { branch: 'limit-pole-2', from: 'limit.3', to: 'limit.4' },
-  { branch: 'upper-contact', from: 'upper-thermostat.1', to: 'upper-thermostat.2' },
-  { branch: 'changeover-contact', from: 'upper-thermostat.1', to: 'upper-thermostat.4' },
+  {
+    branch: 'upper-contact',
+    from: 'upper-thermostat.1',
+    to: 'upper-thermostat.2',
+    sharesBlade: true,
+  },
+  {
+    branch: 'changeover-contact',
+    from: 'upper-thermostat.1',
+    to: 'upper-thermostat.4',
+    sharesBlade: true,
+  },
   { branch: 'lower-contact', from: 'lower-thermostat.1', to: 'lower-thermostat.2' },
 ];
 
 export const drawnBoxes: readonly DrawnBox[] = [
   { part: 'breaker', label: 'breaker', x: 34, y: 62, width: 52, height: 100 },
-  { part: 'limit', label: 'limit', x: 206, y: 52, width: 136, height: 112 },
-  { part: 'upper-thermostat', label: 'upper thermostat', x: 206, y: 164, width: 136, height: 94 },
-  { part: 'lower-thermostat', label: 'lower thermostat', x: 206, y: 290, width: 136, height: 62 },
+  { part: 'limit', label: 'limit', x: 206, y: 50, width: 136, height: 118 },
+  { part: 'upper-thermostat', label: 'upper thermostat', x: 206, y: 168, width: 136, height: 110 },
+  { part: 'lower-thermostat', label: 'lower thermostat', x: 206, y: 300, width: 136, height: 64 },
 ];
 
-export const drawnTank = { x: 470, y: 14, width: 138, height: 346 } as const;
+export const drawnTank = { x: 470, y: 14, width: 138, height: 356 } as const;
 
 export const drawnElements: readonly {
   readonly part: 'upper-element' | 'lower-element';

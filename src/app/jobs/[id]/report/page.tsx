@@ -1,0 +1,19 @@
+import { notFound, redirect } from 'next/navigation';
+import { Report } from '@/features/report/report';
+import { ReportBar } from '@/features/report/report-bar';
+import { readJobPage } from '@/server/read-job-page';
+
+export default async function Page({ params }: { params: Promise<{ id: string }> }) {
+  const page = await readJobPage((await params).id);
+  if (page === 'no-firm') redirect('/setup');
+  if (page === 'no-job') notFound();
+  const { job, organisation } = page;
+  return (
+    <div className="min-h-dvh bg-paper print:bg-sheet">
+      <ReportBar jobId={job.job.id} number={job.job.number} />
+      <main>
+        <Report job={job} organisation={organisation} />
+      </main>
+    </div>
+  );
+}
