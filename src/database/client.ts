@@ -14,8 +14,9 @@ export class DatabaseUnavailable extends Error {
 
 export function connect(url: string): { database: Database; pool: pg.Pool } {
   const pool = new pg.Pool({ connectionString: url, max: 10, connectionTimeoutMillis: 4000 });
-  // An idle connection that breaks is replaced at the next use; without a listener it would end the process.
+  // A connection that breaks is replaced at the next use, idle or not; without listeners it would end the process.
   pool.on('error', () => undefined);
+  pool.on('connect', (client) => client.on('error', () => undefined));
   return { pool, database: drizzle(pool, { schema }) };
 }
 

@@ -1,5 +1,5 @@
 /** Patterns by which a suspect is known wherever it is drawn: by rank, the same for the whole screen. */
-export const patternCount = 5;
+const patternCount = 5;
 
 export type PatternRank = 0 | 1 | 2 | 3 | 4 | 'solid';
 
@@ -32,22 +32,6 @@ export function PatternDefinitions() {
           <circle cx="2.5" cy="2.5" r="1" fill="var(--ink)" />
         </pattern>
       </defs>
-    </svg>
-  );
-}
-
-/** A suspect's pattern as a small square beside its name. */
-export function Swatch({ pattern }: { pattern: PatternRank }) {
-  return (
-    <svg width="14" height="14" aria-hidden="true" className="shrink-0">
-      <rect
-        x="0.5"
-        y="0.5"
-        width="13"
-        height="13"
-        fill={patternFill(pattern)}
-        stroke="var(--ink)"
-      />
     </svg>
   );
 }

@@ -172,13 +172,13 @@ function Tank({ picture, watts, temperature, suspectedPart, goodParts = [] }: Wi
               strokeWidth="1.5"
             />
             <path
-              d={`M${a.x} ${top}H${x + 96}a${(bottom - top) / 2} ${(bottom - top) / 2} 0 0 1 0 ${bottom - top}H${a.x}`}
+              d={`M${a.x} ${top}H${x + 128 - (bottom - top) / 2}a${(bottom - top) / 2} ${(bottom - top) / 2} 0 0 1 0 ${bottom - top}H${a.x}`}
               fill="none"
               stroke="var(--ink)"
               strokeWidth="7"
             />
             <path
-              d={`M${a.x} ${top}H${x + 96}a${(bottom - top) / 2} ${(bottom - top) / 2} 0 0 1 0 ${bottom - top}H${a.x}`}
+              d={`M${a.x} ${top}H${x + 128 - (bottom - top) / 2}a${(bottom - top) / 2} ${(bottom - top) / 2} 0 0 1 0 ${bottom - top}H${a.x}`}
               fill="none"
               stroke="var(--sheet)"
               strokeWidth="3.5"
@@ -362,6 +362,19 @@ function Lifted({ wire, end }: LiftedEnd) {
         strokeDasharray="1 5"
         strokeLinecap="round"
       />
+      <text
+        x={cut.x}
+        y={cut.y + 22}
+        textAnchor="middle"
+        fontSize="13"
+        fontWeight="600"
+        fill="var(--act)"
+        stroke="var(--sheet)"
+        strokeWidth="4"
+        paintOrder="stroke"
+      >
+        lifted
+      </text>
     </g>
   );
 }

@@ -3,4 +3,3 @@ export * from './compile';
 export * from './belief';
 export * from './plan';
 export * from './explain';
-export { fromScale, toScale } from './meter';

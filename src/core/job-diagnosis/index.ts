@@ -2,4 +2,4 @@ export * from './diagnose';
 export * from './expect';
 export * from './picture';
 export * from './proof';
-export { callEntryId, evidenceOf } from './evidence';
+export { callEntryId } from './evidence';

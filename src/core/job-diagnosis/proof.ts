@@ -37,18 +37,9 @@ export function proofOf(job: JobFile): readonly ProofItem[] {
         (entry.kind === 'reading' || entry.kind === 'observation') && entry.check === check,
     );
     if (!taken) return { check };
-    return { check, entry: taken.entry, good: judgeEntry(open, taken.entry, taken.before) };
+    const good = goodOf(open, taken.entry, taken.before);
+    return { check, entry: taken.entry, good: good && isGoodResult(good, taken.entry) };
   });
-}
-
-/** Whether an entry's result is what a good unit would have shown in the state it was taken in. */
-export function judgeEntry(
-  open: Pick<OpenDiagnosis, 'plate'>,
-  entry: Entry,
-  before: JobState,
-): boolean | undefined {
-  const good = goodOf(open, entry, before);
-  return good && isGoodResult(good, entry);
 }
 
 /** What a good unit shows for the entry's check in its state; undefined for entries that are no results. */

@@ -1,3 +1,2 @@
 export * from './random';
 export * from './unit';
-export { faultWeights } from './faults';

@@ -1,8 +1,5 @@
-import {
-  checkNames,
-  type CheckId,
-  type ReadingState,
-} from '../appliances/electric-storage-two-element';
+import { checkNames, type CheckId } from '../appliances/electric-storage-two-element/checks';
+import type { ReadingState } from '../appliances/electric-storage-two-element/observable';
 import {
   buildNetlist,
   type BranchChange,

@@ -171,6 +171,17 @@ export function Bench({ initial, system }: { initial: JobFile; system: UnitSyste
       />
     ));
 
+  const suspectLine = answer && (
+    <button
+      type="button"
+      className="block w-full border-b border-edge px-4 py-1.5 text-left lg:hidden"
+      onClick={() => setSheet('suspects')}
+      aria-label="Suspects and reasons"
+    >
+      <SuspectLine answer={answer.answer} after={preview?.probabilities} />
+    </button>
+  );
+
   return (
     <div className="flex min-h-dvh flex-col lg:h-dvh lg:min-h-0 lg:overflow-hidden">
       <PatternDefinitions />
@@ -222,6 +233,7 @@ export function Bench({ initial, system }: { initial: JobFile; system: UnitSyste
           )}
           {check && (
             <div className="sticky bottom-0 order-4 mt-auto border-t border-edge bg-sheet lg:static lg:order-none">
+              {suspectLine}
               {problem && (
                 <p role="alert" className="border-b border-edge px-4 py-2 font-medium">
                   {problem}
@@ -331,14 +343,6 @@ export function Bench({ initial, system }: { initial: JobFile; system: UnitSyste
 
         {answer && (
           <>
-            <button
-              type="button"
-              className="order-3 block w-full border-t border-edge px-4 py-2 text-left lg:hidden"
-              onClick={() => setSheet('suspects')}
-              aria-label="Suspects and reasons"
-            >
-              <SuspectLine answer={answer.answer} after={preview?.probabilities} />
-            </button>
             <div className="hidden min-h-0 border-l-2 border-rule lg:flex lg:flex-col">
               <SuspectsPanel
                 job={job}

@@ -26,7 +26,7 @@ export function CheckPanel(props: CheckPanelProps) {
   const { check, isProposed, isRepeat, minutes, why, steps, onStep, crop } = props;
   const words = checkWords[check];
   return (
-    <div className="px-4 pt-2.5 pb-2">
+    <div className="px-4 pt-2.5 pb-2" data-check={check}>
       <div className="flex justify-between text-small text-ink-2">
         <span>{isRepeat ? 'Take again' : isProposed ? 'Next check' : 'Check chosen by you'}</span>
         <span>about {minutesText(minutes)}</span>
@@ -96,7 +96,8 @@ function Caution({ check }: { check: CheckId }) {
   if (caution === 'live') {
     return (
       <Sign sign={<ElectricitySign />}>
-        Live work. Rated meter and leads, one conductor at a time, one hand. Local codes and your
+        Live work: rated meter and leads, one hand.{' '}
+        <span className="hidden lg:inline">One conductor at a time. </span>Local codes and your
         licence decide.
       </Sign>
     );

@@ -1,6 +1,7 @@
 'use client';
 
-import { checkNames, type CheckId } from '@/core/appliances/electric-storage-two-element';
+import { checkNames } from '@/core/appliances/electric-storage-two-element';
+import type { ExpectedBand } from '@/core/diagnosis';
 import type { Expectation, GoodReading } from '@/core/job-diagnosis';
 import {
   showValue,
@@ -212,13 +213,27 @@ function lanesOf({ expectation, ranking }: ReadingDisplayProps): RulerLane[] {
         (good.kind !== 'range' || band.reads.centre < good.from || band.reads.centre > good.to)
       );
     })
-    .slice(0, 5)
-    .map((band): RulerLane => ({
+    .reduce<{ band: ExpectedBand; probability: number; others: number }[]>((lanes, band) => {
+      // Suspects that read the same share a lane: the likeliest gives its name and pattern.
+      const same = lanes.find((lane) => readTheSame(lane.band, band));
+      if (same) {
+        same.probability += band.probability;
+        same.others += 1;
+      } else lanes.push({ band, probability: band.probability, others: 0 });
+      return lanes;
+    }, [])
+    .slice(0, 4)
+    .map(({ band, probability, others }): RulerLane => ({
       pattern: patternOf(ranking.indexOf(band.repair)),
-      label: `${shortName(band.repair)} ${percent(band.probability)} %`,
+      label: `${shortName(band.repair)}${others > 0 ? ' or other' : ''} ${percent(probability)} %`,
       reads:
         band.reads.kind === 'range' ? { from: band.reads.from, to: band.reads.to } : 'over-range',
     }));
+}
+
+function readTheSame({ reads: one }: ExpectedBand, { reads: other }: ExpectedBand): boolean {
+  if (one.kind !== 'range' || other.kind !== 'range') return one.kind === other.kind;
+  return one.centre >= other.from && one.centre <= other.to;
 }
 
 const shortName = (repair: string) =>

@@ -235,13 +235,14 @@ function NewUnitFields({
   const input = (
     key: TextKey,
     label: string,
-    rest: { optional?: boolean; decimal?: boolean } = {},
+    rest: { optional?: boolean; decimal?: boolean; placeholder?: string } = {},
   ) => (
     <Field id={key} label={label} problem={problems[key]} optional={rest.optional}>
       <input
         id={`field-${key}`}
         className="field"
         inputMode={rest.decimal ? 'decimal' : undefined}
+        placeholder={rest.placeholder}
         value={draft[key]}
         maxLength={200}
         aria-invalid={problems[key] !== undefined}
@@ -259,7 +260,7 @@ function NewUnitFields({
         <div className="grid grid-cols-3 gap-2">
           {input('volt', 'Volts', { decimal: true })}
           {input('upperWatt', 'Upper watts', { decimal: true })}
-          {input('lowerWatt', 'Lower watts', { decimal: true, optional: true })}
+          {input('lowerWatt', 'Lower watts', { decimal: true, placeholder: 'the same' })}
         </div>
         <ChoiceRow
           label="Supply"

@@ -19,6 +19,7 @@ import {
   type ProofItem,
 } from '@/core/job-diagnosis';
 import { walkEntries, type JobFile, type JobState } from '@/core/job-file';
+import { heatUp } from '@/core/thermal/heating-time';
 import { parseReading, showValue, valueText, type UnitSystem } from '@/core/quantities';
 import { useBenchAnswer } from '@/features/bench/use-bench';
 import { useJobRecord, type JobRecord } from '@/features/record/use-job-record';
@@ -181,7 +182,7 @@ function Verdict({ record, answer, system }: StageProps) {
         <span className="text-title leading-tight font-semibold">
           {repairOrder(verdict?.repair ?? first.repair)}
         </span>
-        <span className="leading-none">
+        <span className="leading-none whitespace-nowrap">
           <span className="text-[52px] font-semibold">{percent(first.probability)}</span>
           <span className="text-title font-semibold"> %</span>
         </span>
@@ -617,6 +618,13 @@ function SettingField({
   );
 }
 
+/** The proof that is still to come, with the times that this plate and tank need from cold. */
+function nextProof(job: JobFile): string {
+  const { changeoverMinutes, shutOffMinutes } = heatUp(plateOf(job), 15, 50);
+  const hours = Math.round(shutOffMinutes / 15) / 4;
+  return `See it change over, about ${Math.round(changeoverMinutes / 5) * 5} min from cold, and shut off, about ${hours} h: leave a logger, or call back.`;
+}
+
 /** Closed as repaired takes a proving reading that is right, or a stated reason why there is none. */
 function Closing({ record, state }: { record: JobRecord; state: JobState }) {
   const { job, append } = record;
@@ -647,9 +655,7 @@ function Closing({ record, state }: { record: JobRecord; state: JobState }) {
       kind: 'status',
       status,
       ...(reason.trim() ? { reason: reason.trim() } : {}),
-      ...(status === 'closed-repaired'
-        ? { next: 'See it change over and shut off at the setpoint: log it, or call back.' }
-        : {}),
+      ...(status === 'closed-repaired' ? { next: nextProof(job) } : {}),
     });
     setReason('');
   };

@@ -1,9 +1,11 @@
 'use client';
 
+import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 
 /** The first page of an empty installation: the firm and its first technician. */
 export function SetupForm() {
+  const router = useRouter();
   const [problem, setProblem] = useState<string>();
 
   const setUp = async (form: FormData) => {
@@ -22,8 +24,10 @@ export function SetupForm() {
           timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
         }),
       });
-      if (response.ok) window.location.assign('/');
-      else setProblem(((await response.json()) as { message?: string }).message ?? 'Not taken.');
+      if (response.ok) {
+        router.push('/');
+        router.refresh();
+      } else setProblem(((await response.json()) as { message?: string }).message ?? 'Not taken.');
     } catch {
       setProblem('No connection to the server. Try again.');
     }

@@ -64,8 +64,8 @@ export const demoJobs: readonly DemoJob[] = [
       installed: '2017-03',
       plate: plate(240, 5500, 5500, 250),
     },
-    fault: 'upper-element.open',
-    seed: 11,
+    fault: 'upper-element.earthed',
+    seed: 7,
     until: { stage: 'closed' },
   },
   {
@@ -112,9 +112,9 @@ export const demoJobs: readonly DemoJob[] = [
       installed: '2018-01',
       plate: plate(240, 4500, 4500, 151),
     },
-    fault: 'lower-thermostat.never-closes',
-    seed: 47,
-    until: { stage: 'diagnose', checks: 3, slip: true },
+    fault: 'w-lower-a.open',
+    seed: 2,
+    until: { stage: 'diagnose', checks: 4, slip: true },
   },
   {
     technician: 'wren',
@@ -129,7 +129,7 @@ export const demoJobs: readonly DemoJob[] = [
       plate: plate(240, 4500, 4500, 189),
     },
     fault: 'dials.unequal',
-    seed: 60,
+    seed: 1,
     until: { stage: 'diagnose', checks: 2 },
   },
   {

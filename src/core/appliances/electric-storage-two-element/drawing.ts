@@ -53,7 +53,7 @@ export const drawnTerminals: Readonly<Record<string, DrawnTerminal>> = {
   'limit.4': at(322, 84, '4', 'limit 4', 'above'),
   'upper-thermostat.1': at(226, 216, '1', 'upper thermostat 1', 'below'),
   'upper-thermostat.2': at(322, 200, '2', 'upper thermostat 2', 'above'),
-  'upper-thermostat.4': at(322, 246, '4', 'upper thermostat 4', 'below'),
+  'upper-thermostat.4': at(322, 246, '4', 'upper thermostat 4', 'above'),
   'upper-element.b': at(442, 116, 'b', 'upper element b', 'above'),
   'upper-element.a': at(442, 200, 'a', 'upper element a', 'below'),
   'lower-thermostat.1': at(226, 328, '1', 'lower thermostat 1', 'above'),

@@ -71,11 +71,14 @@ function elementFaults(element: ElementName, open: number, burst: number, earthe
       id: `${element}.earthed`,
       weight: earthed,
       variants: [
-        ...[0.17, 0.5, 0.83].map((fraction) => ({
-          share: 0.1,
-          changes: leak(element, fraction, 3),
-          spread: leakSpread(element, 0.6),
-        })),
+        // Two levels of a few ohms: the lower one is what takes the breaker out.
+        ...[0.17, 0.5, 0.83].flatMap((fraction) =>
+          [1.8, 4.5].map((ohm) => ({
+            share: 0.05,
+            changes: leak(element, fraction, ohm),
+            spread: leakSpread(element, 0.4),
+          })),
+        ),
         { share: 0.3, changes: leak(element, 0.5, 110), spread: leakSpread(element, 0.6) },
         { share: 0.4, changes: leak(element, 0.5, 3500), spread: leakSpread(element, 0.6) },
       ],

@@ -24,13 +24,15 @@ import {
 const elementRatio = { mean: 0.02, spread: 0.042 };
 /** Spread of the supply voltage over nominal, natural logarithm. */
 const supplySpread = 0.025;
+export interface HeaterModel extends FamilyModel<HeaterObservable> {
+  readonly hypotheses: readonly HeaterHypothesis[];
+}
+
 /**
  * The two-element heater as the engine sees it, for one rating plate.
  * @throws RangeError for a plate without volts or watts.
  */
-export function heaterModel(plate: Plate): FamilyModel<HeaterObservable> & {
-  readonly hypotheses: readonly HeaterHypothesis[];
-} {
+export function heaterModel(plate: Plate): HeaterModel {
   for (const each of [plate.ratedVolt, plate.upperWatt, plate.lowerWatt, plate.nominalVolt]) {
     if (!(each > 0)) throw new RangeError('a plate needs volts and watts above zero');
   }
@@ -77,22 +79,29 @@ const switchKey = (switches: SwitchPositions) =>
   ].join(' ');
 
 /** Standard normal grid points with shares in proportion to the density; the last is the spread left inside a cell. */
-const grid5 = { at: [-1.8, -0.9, 0, 0.9, 1.8], within: 0.26 };
-const grid3 = { at: [-1.22, 0, 1.22], within: 0.35 };
+const grid5 = {
+  at: [-1.8, -0.9, 0, 0.9, 1.8],
+  shares: [0.073, 0.244, 0.366, 0.244, 0.073],
+  within: 0.26,
+};
+const grid3 = { at: [-1.22, 0, 1.22], shares: [0.29, 0.42, 0.29], within: 0.35 };
 
-function gridOf(id: string, mean: number, spread: number, at: readonly number[]): SharedUnknown {
-  const densities = at.map((z) => Math.exp(-0.5 * z * z));
-  const sum = densities.reduce((total, each) => total + each, 0);
+function gridOf(
+  id: string,
+  mean: number,
+  spread: number,
+  { at, shares }: { at: readonly number[]; shares: readonly number[] },
+): SharedUnknown {
   return {
     id,
-    points: at.map((z, index) => ({ logRatio: mean + spread * z, share: densities[index]! / sum })),
+    points: at.map((z, index) => ({ logRatio: mean + spread * z, share: shares[index]! })),
   };
 }
 
 const unknowns: readonly SharedUnknown[] = [
-  gridOf('upper-element-ohm', elementRatio.mean, elementRatio.spread, grid5.at),
-  gridOf('lower-element-ohm', elementRatio.mean, elementRatio.spread, grid5.at),
-  gridOf('supply-volt', 0, supplySpread, grid3.at),
+  gridOf('upper-element-ohm', elementRatio.mean, elementRatio.spread, grid5),
+  gridOf('lower-element-ohm', elementRatio.mean, elementRatio.spread, grid5),
+  gridOf('supply-volt', 0, supplySpread, grid3),
 ];
 
 const sharedBranches = ['upper-element', 'lower-element'].map((element) =>

@@ -1,0 +1,96 @@
+/** The arrows between the rooms of docs/architecture.md. */
+const room = (...names) => `^src/(${names.join('|')})/`;
+
+/** @type {import('dependency-cruiser').IConfiguration} */
+module.exports = {
+  forbidden: [
+    {
+      name: 'no-circles',
+      severity: 'error',
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+    },
+    {
+      name: 'core-imports-only-core',
+      comment: 'The computation is a library of its own: no package, no interface, no database.',
+      severity: 'error',
+      from: { path: room('core'), pathNot: '\\.test\\.ts$' },
+      to: { pathNot: room('core') },
+    },
+    {
+      name: 'the-engine-knows-no-heater',
+      severity: 'error',
+      from: { path: '^src/core/diagnosis/' },
+      to: { path: '^src/core/', pathNot: '^src/core/diagnosis/' },
+    },
+    {
+      name: 'a-family-knows-no-planning',
+      severity: 'error',
+      from: { path: '^src/core/appliances/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^src/core/diagnosis/', pathNot: '^src/core/diagnosis/model\\.ts$' },
+    },
+    {
+      name: 'the-simulation-knows-no-diagnosis',
+      comment:
+        'A simulated unit may use the circuit and the names; never likelihoods or outcome tables.',
+      severity: 'error',
+      from: { path: '^src/core/simulation/' },
+      to: {
+        path: [
+          '^src/core/(diagnosis|job-diagnosis|practice)/',
+          '^src/core/appliances/[^/]+/(index|model|observations|complaint|hypothesis|situation|faults)\\.ts$',
+        ],
+      },
+    },
+    {
+      name: 'database-below-server',
+      severity: 'error',
+      from: { path: room('database') },
+      to: { path: room('server', 'app', 'features', 'ui', 'workers', 'cli') },
+    },
+    {
+      name: 'server-shows-nothing',
+      severity: 'error',
+      from: { path: room('server') },
+      to: { path: room('app', 'features', 'ui', 'workers', 'cli') },
+    },
+    {
+      name: 'features-reach-the-server-by-its-routes',
+      comment: 'Types may be shared; code that runs on the server may not.',
+      severity: 'error',
+      from: { path: room('features', 'ui', 'workers') },
+      to: {
+        path: room('server', 'database', 'app', 'cli'),
+        pathNot: '^src/database/standing\\.ts$',
+        dependencyTypesNot: ['type-only'],
+      },
+    },
+    {
+      name: 'ui-knows-no-feature',
+      severity: 'error',
+      from: { path: room('ui') },
+      to: { path: room('features', 'workers') },
+    },
+    {
+      name: 'workers-know-only-core',
+      severity: 'error',
+      from: { path: room('workers') },
+      to: { path: room('features', 'ui') },
+    },
+    {
+      name: 'command-line-knows-only-core',
+      severity: 'error',
+      from: { path: room('cli') },
+      to: { path: room('app', 'features', 'ui', 'server', 'database', 'workers') },
+    },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.json' },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'require', 'node', 'default', 'types'],
+    },
+  },
+};

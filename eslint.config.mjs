@@ -1,0 +1,40 @@
+import next from 'eslint-config-next/core-web-vitals';
+import tseslint from 'typescript-eslint';
+
+const config = [
+  {
+    ignores: [
+      '.next/**',
+      '.ohmmeter/**',
+      'dist/**',
+      'next-env.d.ts',
+      'src/core/job-file/generated/**',
+      'test-results/**',
+    ],
+  },
+  ...next,
+  ...tseslint.configs.strict.map((each) => ({ ...each, files: ['**/*.{ts,tsx}'] })),
+  {
+    files: ['**/*.{ts,tsx}'],
+    rules: {
+      // Indexing is checked by the compiler (noUncheckedIndexedAccess); `!` marks where a loop bound proves it.
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-explicit-any': 'error',
+    },
+  },
+  {
+    files: ['src/core/**/*.ts'],
+    rules: {
+      // Core has no clock and no random: both are passed in.
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'Pass a Random in.' },
+        { object: 'Date', property: 'now', message: 'Pass the time in.' },
+      ],
+      'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch'],
+    },
+  },
+];
+
+export default config;

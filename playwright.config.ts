@@ -1,0 +1,46 @@
+import { defineConfig, devices } from '@playwright/test';
+
+/** Debian's Chromium, kept from looking for the network. */
+const launchOptions = {
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+};
+
+export default defineConfig({
+  testDir: 'tests/e2e',
+  timeout: 120_000,
+  expect: { timeout: 15_000 },
+  workers: 2,
+  fullyParallel: true,
+  forbidOnly: true,
+  globalSetup: './tests/e2e/global-setup.ts',
+  use: { launchOptions, trace: 'off' },
+  projects: [
+    {
+      name: 'desk',
+      use: {
+        ...devices['Desktop Chrome'],
+        channel: undefined,
+        viewport: { width: 1280, height: 800 },
+      },
+    },
+    {
+      name: 'phone',
+      use: {
+        ...devices['Desktop Chrome'],
+        channel: undefined,
+        viewport: { width: 390, height: 844 },
+        hasTouch: true,
+        isMobile: true,
+      },
+    },
+  ],
+});

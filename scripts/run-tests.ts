@@ -1,0 +1,141 @@
+/**
+ * Runs everything that a change must pass, one step after another, and ends with one line that counts them all.
+ * Steps without tests of their own count as one. Called by ./ohmmeter test, which installs and starts what is needed.
+ */
+import { spawn } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+
+interface Count {
+  passed: number;
+  failed: number;
+  skipped: number;
+}
+
+interface Step {
+  readonly name: string;
+  readonly command: readonly string[];
+  /** Reads the counts of a runner's own report. */
+  readonly countFrom?: () => Count;
+}
+
+const root = path.resolve(import.meta.dirname, '..');
+const reports = mkdtempSync(path.join(tmpdir(), 'ohmmeter-tests-'));
+const bin = (name: string) => path.join(root, 'node_modules/.bin', name);
+const unitReport = path.join(reports, 'unit.json');
+const endToEndReport = path.join(reports, 'end-to-end.json');
+
+interface VitestReport {
+  readonly numPassedTests: number;
+  readonly numFailedTests: number;
+  readonly numPendingTests: number;
+  readonly numTodoTests: number;
+}
+interface PlaywrightReport {
+  readonly stats: {
+    readonly expected: number;
+    readonly unexpected: number;
+    readonly flaky: number;
+    readonly skipped: number;
+  };
+}
+
+const steps: readonly Step[] = [
+  {
+    name: 'judges are here',
+    command: ['bash', '-c', 'ngspice --version >/dev/null && /usr/bin/python3 -c "import iapws"'],
+  },
+  { name: 'format', command: [bin('prettier'), '--check', '--log-level', 'warn', '.'] },
+  { name: 'lint', command: [bin('eslint'), '--max-warnings', '0', '.'] },
+  { name: 'arrows', command: [bin('depcruise'), '--config', '.dependency-cruiser.cjs', 'src'] },
+  { name: 'unused', command: [bin('knip')] },
+  {
+    name: 'types',
+    command: ['bash', '-c', `${bin('next')} typegen >/dev/null && ${bin('tsc')} --noEmit`],
+  },
+  { name: 'command line', command: ['node', 'scripts/build-cli.mjs'] },
+  {
+    name: 'core, judges, database, command line',
+    command: [
+      bin('vitest'),
+      'run',
+      '--reporter=default',
+      '--reporter=json',
+      `--outputFile.json=${unitReport}`,
+    ],
+    countFrom: () => {
+      const report = JSON.parse(readFileSync(unitReport, 'utf8')) as VitestReport;
+      return {
+        passed: report.numPassedTests,
+        failed: report.numFailedTests,
+        skipped: report.numPendingTests + report.numTodoTests,
+      };
+    },
+  },
+  { name: 'production build', command: ['bash', 'scripts/build.sh'] },
+  {
+    name: 'end to end',
+    command: [bin('playwright'), 'test', '--reporter=list,json'],
+    countFrom: () => {
+      const { stats } = JSON.parse(readFileSync(endToEndReport, 'utf8')) as PlaywrightReport;
+      return {
+        passed: stats.expected,
+        failed: stats.unexpected + stats.flaky,
+        skipped: stats.skipped,
+      };
+    },
+  },
+];
+
+const total: Count = { passed: 0, failed: 0, skipped: 0 };
+const only = process.argv[2];
+for (const step of steps) {
+  if (only !== undefined && step.name !== only) continue;
+  const started = Date.now();
+  console.log(`\n== ${step.name}`);
+  const exitCode = await run(step.command);
+  const count = counted(step, exitCode);
+  total.passed += count.passed;
+  total.failed += count.failed;
+  total.skipped += count.skipped;
+  console.log(
+    `== ${step.name}: ${exitCode === 0 ? 'ok' : 'FAILED'} in ${Math.round((Date.now() - started) / 1000)} s`,
+  );
+}
+rmSync(reports, { recursive: true });
+const { passed, failed, skipped } = total;
+console.log(`\n${passed} passed, ${failed} failed, ${skipped} skipped`);
+process.exitCode = failed === 0 && skipped === 0 && passed > 0 ? 0 : 1;
+
+/** A step that ends badly counts as failed, even if its report knows of no failed test or was never written. */
+function counted({ countFrom }: Step, exitCode: number): Count {
+  const whole = { passed: exitCode === 0 ? 1 : 0, failed: exitCode === 0 ? 0 : 1, skipped: 0 };
+  if (!countFrom) return whole;
+  try {
+    const count = countFrom();
+    return exitCode !== 0 && count.failed === 0 ? { ...count, failed: 1 } : count;
+  } catch {
+    return { passed: 0, failed: 1, skipped: 0 };
+  }
+}
+
+function run([command, ...rest]: readonly string[]): Promise<number> {
+  return new Promise((resolve) => {
+    const child = spawn(command!, rest, {
+      cwd: root,
+      stdio: ['ignore', 'inherit', 'inherit'],
+      env: {
+        ...process.env,
+        NEXT_TELEMETRY_DISABLED: '1',
+        PLAYWRIGHT_JSON_OUTPUT_NAME: endToEndReport,
+        OHMMETER_APPLICATION_PASSWORD: readFileSync(
+          path.join(root, '.ohmmeter/application-password'),
+          'utf8',
+        ),
+      },
+    });
+    child.on('close', (code) => resolve(code ?? 1));
+    child.on('error', () => resolve(127));
+  });
+}

@@ -1,0 +1,172 @@
+import { describe, expect, it } from 'vitest';
+import { emptyJob, stamp } from '../../../tests/plates';
+import type { Entry, JobFile } from '../job-file';
+import { diagnoseJob, expectCheck, proofOf } from '.';
+
+const reading = (check: string, value: object, rest: object = {}): Entry =>
+  ({ ...stamp(), kind: 'reading', check, value, ...rest }) as Entry;
+const job = (entries: Entry[], overrides: Partial<JobFile> = {}): JobFile =>
+  emptyJob({ entries, ...overrides });
+const answer = (entries: Entry[], overrides: Partial<JobFile> = {}) =>
+  diagnoseJob(job(entries, overrides)).answer;
+
+describe('a diagnosis', () => {
+  it('names an open lower element, and why', () => {
+    const open = reading('lower-element-ohms', { overRange: true, above: { ohm: 2e6 } });
+    const { suspects, decided } = answer([open], { complaint: { kind: 'runs-out', answers: {} } });
+    expect(suspects[0]).toMatchObject({ repair: 'replace-lower-element' });
+    expect(suspects[0]!.probability).toBeGreaterThan(0.9);
+    const weight = suspects[0]!.why.find((each) => each.entry === open.id)!;
+    expect(weight.decibans).toBeGreaterThan(10);
+    expect(suspects.reduce((sum, each) => sum + each.probability, 0)).toBeCloseTo(1, 9);
+    expect(decided).toBe(true);
+  });
+
+  it('starts with suspects from the complaint alone, and a check to take', () => {
+    const { suspects, next, decided } = answer([]);
+    expect(decided).toBe(false);
+    expect(next).not.toBeNull();
+    expect(suspects[0]!.probability).toBeLessThan(0.8);
+  });
+
+  it('never proposes a check that was refused', () => {
+    const entries: Entry[] = [];
+    for (let round = 0; round < 12; round++) {
+      const { next } = answer(entries);
+      if (!next) break;
+      expect(entries.some((each) => each.kind === 'skip' && each.check === next.check)).toBe(false);
+      entries.push({ ...stamp(), kind: 'skip', check: next.check, reason: 'cannot' });
+    }
+    expect(entries).toHaveLength(12);
+  });
+
+  it('plans without live work, and without instruments that are not there', () => {
+    const entries: Entry[] = [];
+    for (let round = 0; round < 20; round++) {
+      const { next } = answer(entries, {
+        constraints: { liveWork: false, instruments: ['multimeter'] },
+      });
+      if (!next) break;
+      expect(next.check).not.toMatch(/volts|amps|outlet/);
+      entries.push({ ...stamp(), kind: 'skip', check: next.check, reason: 'skipped' });
+    }
+  });
+
+  it('takes the lead resistance of the meter off, once', () => {
+    const check = (ohm: number, leads: number) =>
+      answer([
+        reading('upper-contact-high-ohms', { ohm }, { leads: { ohm: leads } }),
+      ]).suspects.find((each) => each.repair === 'replace-upper-thermostat')!.probability;
+    expect(check(1.1, 1)).toBeCloseTo(check(0.3, 0.2), 6);
+  });
+
+  it('reads any two terminals in any state like a planned check', () => {
+    const probe = {
+      ...stamp(),
+      kind: 'reading',
+      between: ['upper-element.a', 'upper-element.b'],
+      quantity: 'resistance',
+      state: { power: 'off', lifted: [{ wire: 'w-upper-a', end: 'upper-element.a' }] },
+      value: { overRange: true, above: { ohm: 2e6 } },
+    } as Entry;
+    expect(answer([probe]).suspects[0]!.repair).toBe('replace-upper-element');
+  });
+
+  it('leaves a healthy set alone', () => {
+    const { warnings } = answer([
+      reading('upper-element-ohms', { ohm: 12.9 }),
+      reading('upper-element-volts', { volt: 239 }),
+      reading('upper-element-amps', { ampere: 18.4 }),
+    ]);
+    expect(warnings).toEqual([]);
+  });
+});
+
+describe('12.5 Ω, 240 V and 13 A cannot all be true', () => {
+  const ohms = reading('upper-element-ohms', { ohm: 12.5 });
+  const volts = reading('upper-element-volts', { volt: 240 });
+  const amps = reading('upper-element-amps', { ampere: 13 });
+
+  it('the one that fits nothing is named, and asked for again', () => {
+    const { warnings, next } = answer([ohms, volts, amps]);
+    expect(warnings).toHaveLength(1);
+    expect(warnings[0]!.kind).toBe('fits-nothing');
+    expect([ohms.id, volts.id, amps.id]).toContain(warnings[0]!.entries[0]);
+    expect(next).toMatchObject({ repeat: true });
+  });
+
+  it('if it repeats, the reading that would explain it comes next', () => {
+    const again = reading('upper-element-amps', { ampere: 13.1 });
+    const { warnings, next } = answer([ohms, volts, amps, again]);
+    expect(warnings[0]!.kind).toBe('still-fits-nothing');
+    expect(['upper-element-b-amps', 'upper-element-a-to-tank-ohms']).toContain(next!.check);
+  });
+
+  it('if the second is as it should be, the first was the slip', () => {
+    const right = reading('upper-element-amps', { ampere: 18.6 });
+    const { warnings } = answer([ohms, volts, amps, right]);
+    expect(warnings.filter((each) => each.kind === 'fits-nothing')).toEqual([]);
+  });
+});
+
+describe('what a check should read', () => {
+  it('follows the plate', () => {
+    const good = (watt: number) =>
+      expectCheck(diagnoseJob(emptyJob({}, watt)), 'upper-element-ohms').good;
+    expect(good(4500)).toMatchObject({ kind: 'range', nominal: expect.closeTo(12.8, 1) as number });
+    expect(good(5500)).toMatchObject({
+      kind: 'range',
+      nominal: expect.closeTo(10.47, 1) as number,
+    });
+  });
+
+  it('covers what an element may be by its standard: 5 % more power to 10 % less', () => {
+    // IEC 60335-1 clause 10, from memory: ohms −5 % to +11 %; here with the tolerance of meter and leads.
+    const { good } = expectCheck(diagnoseJob(emptyJob()), 'upper-element-ohms');
+    expect(good.kind === 'range' && good.from).toBeLessThan(12.8 * 0.97);
+    expect(good.kind === 'range' && good.to).toBeGreaterThan(12.8 * 1.1);
+    expect(good.kind === 'range' && good.to).toBeLessThan(12.8 * 1.2);
+  });
+
+  it('to the tank is over range', () => {
+    const { good } = expectCheck(diagnoseJob(emptyJob()), 'upper-element-a-to-tank-ohms');
+    expect(good).toEqual({ kind: 'over-range' });
+  });
+});
+
+describe('after the repair', () => {
+  const found = reading('upper-element-ohms', { overRange: true, above: { ohm: 2e6 } });
+  const replaced: Entry = {
+    ...stamp(),
+    kind: 'action',
+    action: 'replace',
+    repair: 'replace-upper-element',
+  };
+
+  it('a right reading proves it, and the chance that it held goes up', () => {
+    const right = reading('upper-element-amps', { ampere: 18.6 });
+    const items = proofOf(job([found, replaced, right]));
+    expect(items.find((each) => each.check === 'upper-element-amps')).toMatchObject({ good: true });
+    const before = answer([found, replaced]).afterRepair!.heldProbability;
+    expect(answer([found, replaced, right]).afterRepair!.heldProbability).toBeGreaterThan(
+      before - 1e-9,
+    );
+  });
+
+  it('a wrong one does not, and the fault is looked for again', () => {
+    const wrong = reading('upper-element-amps', { ampere: 0 });
+    const items = proofOf(job([found, replaced, wrong]));
+    expect(items.find((each) => each.check === 'upper-element-amps')).toMatchObject({
+      good: false,
+    });
+    const held = answer([found, replaced, wrong]).afterRepair!.heldProbability;
+    expect(held).toBeLessThan(answer([found, replaced]).afterRepair!.heldProbability);
+  });
+
+  it('a reading from before the repair proves nothing', () => {
+    const early = reading('upper-element-amps', { ampere: 18.6 });
+    expect(
+      proofOf(job([early, found, { ...replaced, ...stamp() }])).every((each) => !each.entry),
+    ).toBe(true);
+  });
+});

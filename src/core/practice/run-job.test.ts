@@ -1,0 +1,62 @@
+import { describe, expect, it } from 'vitest';
+import { emptyJob, plate4500 } from '../../../tests/plates';
+import { seededRandom, simulateUnit } from '../simulation';
+import { practiseJob, type Clock } from '.';
+
+function clock(): Clock {
+  let time = Date.UTC(2026, 2, 2, 8);
+  let made = 0;
+  return {
+    newId: () => `018f0000-0000-4000-8000-${String(++made).padStart(12, '0')}`,
+    after: (minutes) => new Date((time += minutes * 60_000)).toISOString(),
+  };
+}
+
+/** Units that were never used while weights and tables were set. */
+const firstSeed = 700_000;
+const unitCount = 1000;
+
+describe('on simulated units with one hidden fault, 3 % of readings wrong', () => {
+  it('the first verdict names the right repair in at least 93 of 100', { timeout: 240_000 }, () => {
+    let right = 0;
+    let minutes = 0;
+    for (let k = 0; k < unitCount; k++) {
+      const unit = simulateUnit(plate4500, seededRandom(firstSeed + k), { wrongReadings: 0.03 });
+      const { kind, answers } = unit.complaint;
+      const start = emptyJob({ complaint: { kind: kind as 'other', answers } });
+      const done = practiseJob(start, unit, clock());
+      minutes += done.minutes;
+      if (done.answer.suspects[0]!.repair === unit.fault.repair) right += 1;
+    }
+    console.info(
+      `single faults right: ${right} of ${unitCount}, ${(minutes / unitCount).toFixed(1)} min on average`,
+    );
+    expect(right / unitCount).toBeGreaterThanOrEqual(0.93);
+  });
+});
+
+describe('a simulated unit', () => {
+  it('is the same again from the same seed', () => {
+    const answers = [1, 2].map(() => {
+      const unit = simulateUnit(plate4500, seededRandom(5), { fault: 'lower-element.open' });
+      return practiseJob(emptyJob(), unit, clock()).job;
+    });
+    expect(answers[0]).toEqual(answers[1]);
+  });
+
+  it('reads right again once it is mended', () => {
+    const unit = simulateUnit(plate4500, seededRandom(9), { fault: 'upper-element.open' });
+    const state = {
+      power: 'off',
+      upperDial: 'high',
+      lowerDial: 'high',
+      lifted: [{ wire: 'w-upper-a', end: 'upper-element.a' }],
+      limitReset: false,
+      breakerCycled: false,
+    } as const;
+    expect(unit.answer('upper-element-ohms', state)).toEqual({ kind: 'over-range' });
+    unit.repair(['replace-upper-element']);
+    const after = unit.answer('upper-element-ohms', state);
+    expect(after.kind === 'number' && after.value).toBeGreaterThan(11.5);
+  });
+});

@@ -1,0 +1,290 @@
+import { sql } from 'drizzle-orm';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { asFirm, DatabaseUnavailable, connect } from '../../src/database/client';
+import { entries, jobs } from '../../src/database/schema';
+import { listJobs } from '../../src/database/jobs';
+import { listTechnicians } from '../../src/database/technicians';
+import { importJob } from '../../src/server/import-job';
+import { Conflict, NotFound, Refused } from '../../src/server/errors';
+import { openCall } from '../../src/server/open-call';
+import { readJobFile } from '../../src/server/read-job';
+import { recordEntries } from '../../src/server/record-entries';
+import { setUpFirm } from '../../src/server/set-up-firm';
+import { seedDemoData } from '../../src/server/demo/seed';
+import type { Entry } from '../../src/core/job-file';
+import { emptyJob, stamp } from '../plates';
+import { makeTestDatabase, type TestDatabase } from './test-database';
+
+let test: TestDatabase;
+let firm: string;
+let otherFirm: string;
+let jobId: string;
+
+const newFirm = (name: string, liveWork: boolean) => ({
+  name,
+  address: 'Somewhere',
+  unitSystem: 'us' as const,
+  timeZone: 'UTC',
+  technician: 'A. Technician',
+  liveWork,
+});
+
+async function openJob(organisation: string): Promise<string> {
+  return asFirm(test.database, organisation, async (transaction) => {
+    const [technician] = await listTechnicians(transaction);
+    const { id } = await openCall(transaction, organisation, {
+      technicianId: technician!.id,
+      complaint: { kind: 'no-hot-water', words: 'cold', answers: {} },
+      newUnit: {
+        customer: 'A. Customer',
+        address: 'A street',
+        supplySystem: 'split-phase',
+        plate: emptyJob().unit.plate,
+      },
+    });
+    return id;
+  });
+}
+
+const record = (sent: unknown, organisation = firm, job = jobId) =>
+  asFirm(test.database, organisation, (transaction) =>
+    recordEntries(transaction, organisation, job, sent),
+  );
+const stored = (organisation = firm, job = jobId) =>
+  asFirm(test.database, organisation, (transaction) => readJobFile(transaction, job));
+const reading = (ohm: number, check = 'upper-element-ohms'): Entry =>
+  ({ ...stamp(), kind: 'reading', check, value: { ohm } }) as Entry;
+
+beforeAll(async () => {
+  test = await makeTestDatabase();
+  firm = await setUpFirm(test.database, newFirm('One', true));
+  otherFirm = await setUpFirm(test.database, newFirm('Other', false));
+  jobId = await openJob(firm);
+});
+afterAll(() => test.drop());
+
+describe('the logbook', () => {
+  it('takes a batch once, however often it is sent', async () => {
+    const batch = [reading(12.9), reading(13, 'lower-element-ohms')];
+    await record(batch);
+    await record(batch);
+    await record([batch[1]]);
+    const ids = (await stored()).entries.map((each) => each.id);
+    for (const { id } of batch) expect(ids.filter((each) => each === id)).toHaveLength(1);
+  });
+
+  it('refuses the same id with other content, and keeps the first', async () => {
+    const first = reading(12.7);
+    await record([first]);
+    await expect(record([{ ...first, value: { ohm: 99 } }])).rejects.toThrow(Conflict);
+    expect((await stored()).entries.find((each) => each.id === first.id)).toMatchObject({
+      value: { ohm: 12.7 },
+    });
+  });
+
+  it('takes all of a batch or none', async () => {
+    const good = reading(12.8);
+    await expect(
+      record([good, { ...stamp(), kind: 'reading', check: 'mood', value: { ohm: 1 } }]),
+    ).rejects.toThrow(Refused);
+    expect((await stored()).entries.some((each) => each.id === good.id)).toBe(false);
+  });
+
+  it.each<[string, () => unknown, RegExp]>([
+    [
+      'a check that no heater has',
+      () => [{ ...stamp(), kind: 'reading', check: 'mood', value: { ohm: 1 } }],
+      /mood/,
+    ],
+    ['ohms under power', () => [{ ...reading(12), state: { power: 'on' } }], /power on/],
+    [
+      'a value of another quantity',
+      () => [{ ...stamp(), kind: 'reading', check: 'upper-element-ohms', value: { volt: 2 } }],
+      /ohm/,
+    ],
+    ['something that is no list', () => ({ no: 'list' }), /list/],
+  ])('refuses %s and says why', async (_, sent, message) => {
+    await expect(record(sent())).rejects.toThrow(message);
+  });
+
+  it('gives two batches at once their own sequence', async () => {
+    const fresh = await openJob(firm);
+    await Promise.all(
+      Array.from({ length: 8 }, (_, k) =>
+        record([reading(12 + k / 10), reading(13 + k / 10)], firm, fresh),
+      ),
+    );
+    const rows = await asFirm(test.database, firm, (transaction) =>
+      transaction.select({ sequence: entries.sequence, jobId: entries.jobId }).from(entries),
+    );
+    const sequences = rows.filter((each) => each.jobId === fresh).map((each) => each.sequence);
+    expect(sequences.sort((one, other) => one - other)).toEqual(
+      Array.from({ length: 16 }, (_, k) => k + 1),
+    );
+  });
+
+  it('cannot be changed or emptied by the application', async () => {
+    for (const statement of [
+      sql`update entries set kind = 'x'`,
+      sql`delete from entries`,
+      sql`truncate entries`,
+    ]) {
+      await expect(
+        asFirm(test.database, firm, (transaction) => transaction.execute(statement)),
+      ).rejects.toMatchObject({
+        cause: { message: expect.stringMatching(/permission denied/) as string },
+      });
+    }
+  });
+
+  it('keeps what a job stands at for the list of jobs', async () => {
+    const open = await openJob(firm);
+    await record(
+      [
+        {
+          ...stamp(),
+          kind: 'reading',
+          check: 'upper-element-ohms',
+          value: { overRange: true, above: { ohm: 2e6 } },
+        },
+      ],
+      firm,
+      open,
+    );
+    const rows = await asFirm(test.database, firm, (transaction) => listJobs(transaction));
+    const { standing } = rows.find((each) => each.job.id === open)!.job;
+    expect(standing.suspects[0]!.repair).toBe('replace-upper-element');
+    expect(standing.entryCount).toBe(1);
+  });
+});
+
+describe('one firm', () => {
+  it('sees nothing of another', async () => {
+    await expect(stored(otherFirm, jobId)).rejects.toThrow(NotFound);
+    const seen = await asFirm(test.database, otherFirm, (transaction) =>
+      transaction.select().from(jobs),
+    );
+    expect(seen).toEqual([]);
+  });
+
+  it('adds nothing to another, and cannot tell that an id is taken there', async () => {
+    await expect(record([reading(12)], otherFirm, jobId)).rejects.toThrow(NotFound);
+    const own = await openJob(otherFirm);
+    const [taken] = (await stored()).entries;
+    await record([taken], otherFirm, own);
+    expect((await stored(otherFirm, own)).entries).toHaveLength(1);
+  });
+
+  it('is nobody without being named', async () => {
+    const result = await test.database.execute(sql`select count(*)::int as n from jobs`);
+    expect(result.rows[0]).toEqual({ n: 0 });
+  });
+
+  it('is reached by a role that can neither pass by the policies nor make tables', async () => {
+    const { rows } = await test.owner.query(
+      "select rolsuper, rolbypassrls, rolcreaterole from pg_roles where rolname = 'ohmmeter_app'",
+    );
+    expect(rows).toEqual([{ rolsuper: false, rolbypassrls: false, rolcreaterole: false }]);
+    await expect(test.database.execute(sql`create table mine (n int)`)).rejects.toThrow();
+  });
+
+  it('has row-level security forced on every table that names it', async () => {
+    const { rows } = await test.owner.query(`
+      select c.relname from pg_class c join pg_attribute a on a.attrelid = c.oid
+      where a.attname = 'organisation_id' and c.relkind = 'r' and not (c.relrowsecurity and c.relforcerowsecurity)`);
+    expect(rows).toEqual([]);
+  });
+});
+
+describe('live work', () => {
+  it('is refused to a technician without the permission', async () => {
+    const job = await openJob(otherFirm);
+    await expect(
+      record(
+        [{ ...stamp(), kind: 'reading', check: 'supply-volts', value: { volt: 240 } }],
+        otherFirm,
+        job,
+      ),
+    ).rejects.toThrow(/no permission for live work/);
+  });
+});
+
+describe('a job file', () => {
+  it('comes back as it went out', async () => {
+    const out = await stored();
+    const text = JSON.stringify(out);
+    const imported = await asFirm(test.database, firm, async (transaction) => {
+      const [technician] = await listTechnicians(transaction);
+      return importJob(transaction, firm, technician!.id, text);
+    });
+    const back = await stored(firm, imported.id);
+    const content = (each: Entry) => ({ ...each, id: undefined });
+    expect(back.entries.map(content)).toEqual(out.entries.map(content));
+    expect(back.unit.plate).toEqual(out.unit.plate);
+  });
+
+  it('with a problem leaves nothing behind', async () => {
+    const before = await asFirm(test.database, firm, (transaction) => listJobs(transaction));
+    const bad = JSON.stringify({ ...(await stored()), mood: 'good' });
+    await expect(
+      asFirm(test.database, firm, async (transaction) => {
+        const [technician] = await listTechnicians(transaction);
+        return importJob(transaction, firm, technician!.id, bad);
+      }),
+    ).rejects.toThrow(Refused);
+    const after = await asFirm(test.database, firm, (transaction) => listJobs(transaction));
+    expect(after.length).toBe(before.length);
+  });
+});
+
+describe('the demo data', () => {
+  it('is made whole, with every stage that a job can stand at', async () => {
+    const fresh = await makeTestDatabase();
+    try {
+      await seedDemoData(fresh.database, new Date('2026-03-04T15:00:00Z'));
+      const { rows } = await fresh.owner.query<{ id: string }>('select id from organisations');
+      const listed = await asFirm(fresh.database, rows[0]!.id, (transaction) =>
+        listJobs(transaction),
+      );
+      const stages = listed.map((each) => each.job.standing.stage).sort();
+      expect(stages).toEqual(['call', 'closed', 'diagnose', 'diagnose', 'verdict', 'waiting']);
+      const files = await Promise.all(
+        listed.map((each) =>
+          asFirm(fresh.database, rows[0]!.id, (transaction) =>
+            readJobFile(transaction, each.job.id),
+          ),
+        ),
+      );
+      expect(files.some((file) => file.entries.some((each) => each.kind === 'correction'))).toBe(
+        true,
+      );
+    } finally {
+      await fresh.drop();
+    }
+  });
+});
+
+describe('a database that is not there', () => {
+  it('is told as such, and nothing is half stored', async () => {
+    const { database, pool } = connect('postgres://ohmmeter_app:x@127.0.0.1:1/none');
+    await expect(asFirm(database, firm, async () => undefined)).rejects.toThrow(
+      DatabaseUnavailable,
+    );
+    await pool.end();
+  });
+
+  it('that goes away in the middle of a save keeps nothing of it', async () => {
+    const job = await openJob(firm);
+    await expect(
+      asFirm(test.database, firm, async (transaction) => {
+        await recordEntries(transaction, firm, job, [reading(12.5)]);
+        const { rows } = await transaction.execute<{ pid: number }>(
+          sql`select pg_backend_pid() as pid`,
+        );
+        await test.owner.query('select pg_terminate_backend($1)', [rows[0]!.pid]);
+        await transaction.execute(sql`select 1`);
+      }),
+    ).rejects.toThrow(DatabaseUnavailable);
+    expect((await stored(firm, job)).entries).toEqual([]);
+  });
+});

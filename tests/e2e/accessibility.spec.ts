@@ -1,0 +1,57 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { baseUrl, currentCheck, isPhone } from './technician';
+
+/** The five views on the demo data, in both themes: axe finds nothing, and everything to touch is large enough. */
+const views = [
+  { name: 'Today', open: '' },
+  { name: 'New call', open: '/call' },
+  { name: 'Bench', job: /Morten Quist/, path: '' },
+  { name: 'Repair', job: /Halloway/, path: '/repair' },
+  { name: 'Report', job: /1001 Otter Lane/, path: '/report' },
+] as const;
+
+for (const theme of ['light', 'dark'] as const) {
+  for (const view of views) {
+    test(`${view.name} in the ${theme} theme`, async ({ page }) => {
+      await page.emulateMedia({ colorScheme: theme });
+      await page.goto(`${baseUrl()}${'open' in view ? view.open : ''}`);
+      if ('job' in view) {
+        const href = await page.getByRole('link', { name: view.job }).first().getAttribute('href');
+        await page.goto(`${baseUrl()}${href!.replace(/\/(repair|report)$/, '')}${view.path}`);
+        if (view.name === 'Bench') await currentCheck(page);
+        else await expect(page.getByRole('heading', { level: 2 }).first()).toBeVisible();
+      }
+      await page.evaluate(() => document.fonts.ready);
+      const { violations } = await new AxeBuilder({ page })
+        .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+        .analyze();
+      expect(
+        violations.map(
+          (each) => `${each.id}: ${each.nodes.map((node) => node.html.slice(0, 120)).join(' | ')}`,
+        ),
+      ).toEqual([]);
+
+      if (isPhone(page)) {
+        const small = await page.evaluate(() =>
+          [
+            ...document.querySelectorAll<HTMLElement>(
+              'button, a, select, input:not([type=file]):not([type=checkbox]), summary',
+            ),
+          ]
+            .filter((each) => each.offsetParent !== null && !each.closest('.sr-only'))
+            .map((each) => ({
+              text: (each.textContent ?? '').slice(0, 30),
+              height: each.getBoundingClientRect().height,
+            }))
+            .filter((each) => each.height > 0 && each.height < 43.5),
+        );
+        expect(small).toEqual([]);
+        const wide = await page.evaluate(
+          () => document.documentElement.scrollWidth - window.innerWidth,
+        );
+        expect(wide).toBeLessThanOrEqual(0);
+      }
+    });
+  }
+}

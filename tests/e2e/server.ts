@@ -1,0 +1,71 @@
+import { spawn } from 'node:child_process';
+import { once } from 'node:events';
+import { createServer } from 'node:net';
+import path from 'node:path';
+import { seedDemoData } from '../../src/server/demo/seed';
+import { applicationUrl } from '../../src/database/migrate';
+import { makeTestDatabase, type TestDatabase } from '../database/test-database';
+
+export interface TestServer {
+  readonly url: string;
+  readonly test: TestDatabase;
+  stop(): Promise<void>;
+}
+
+/** The production build on a free port, over a database of its own with or without the demo data. */
+export async function startServer({ demo }: { demo: boolean }): Promise<TestServer> {
+  const test = await makeTestDatabase();
+  if (demo) await seedDemoData(test.database, new Date());
+  const port = await freePort();
+  const root = path.resolve(import.meta.dirname, '../..');
+  const child = spawn(
+    'node',
+    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
+    {
+      cwd: root,
+      stdio: ['ignore', 'ignore', 'inherit'],
+      env: {
+        ...process.env,
+        NODE_ENV: 'production',
+        OHMMETER_HOME: root,
+        OHMMETER_APPLICATION_DATABASE_URL: applicationUrl(
+          test.ownerUrl,
+          process.env.OHMMETER_APPLICATION_PASSWORD ?? 'test',
+        ),
+      },
+    },
+  );
+  const url = `http://127.0.0.1:${port}`;
+  await answers(`${url}/api/health`);
+  return {
+    url,
+    test,
+    async stop() {
+      child.kill();
+      if (child.exitCode === null) await once(child, 'exit');
+      await test.drop();
+    },
+  };
+}
+
+async function answers(url: string): Promise<void> {
+  for (let tries = 0; tries < 150; tries++) {
+    try {
+      if ((await fetch(url)).ok) return;
+    } catch {
+      // Not up yet.
+    }
+    await new Promise((resolve) => setTimeout(resolve, 200));
+  }
+  throw new Error(`nothing answers at ${url}`);
+}
+
+async function freePort(): Promise<number> {
+  const server = createServer().listen(0, '127.0.0.1');
+  await once(server, 'listening');
+  const address = server.address();
+  server.close();
+  await once(server, 'close');
+  if (address === null || typeof address === 'string') throw new Error('no port');
+  return address.port;
+}

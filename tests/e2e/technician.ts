@@ -1,0 +1,129 @@
+import { expect, type Page } from '@playwright/test';
+import {
+  catalogue,
+  checkNames,
+  checkWords,
+  impliedState,
+  isCheckId,
+  readingState,
+  type CheckId,
+} from '../../src/core/appliances/electric-storage-two-element';
+import { foldEntries, type JobFile } from '../../src/core/job-file';
+import { fromKept, unitOf } from '../../src/core/quantities';
+import type { SimulatedAnswer, SimulatedUnit } from '../../src/core/simulation';
+import { capital, complaintWords } from '../../src/features/record/words';
+
+/** Hands and eyes in the browser: everything goes through the interface that a technician has. */
+
+export const baseUrl = () => process.env.OHMMETER_TEST_URL!;
+
+export const isPhone = (page: Page) => (page.viewportSize()?.width ?? 0) < 600;
+
+export interface Call {
+  readonly kind: string;
+  readonly customer: string;
+  readonly watt?: string;
+}
+
+/** Opens a job from the call screen and gives its id. */
+export async function openJob(
+  page: Page,
+  { kind, customer, watt = '4500' }: Call,
+): Promise<string> {
+  await page.goto(`${baseUrl()}/call`);
+  await page.getByRole('button', { name: capital(complaintWords[kind]!), exact: true }).click();
+  await page.getByLabel('Customer', { exact: true }).fill(customer);
+  await page.getByLabel('Address').fill('5 Test Lane');
+  await page.getByLabel('Upper watts').fill(watt);
+  await page.getByRole('button', { name: 'Open the job' }).click();
+  await page.waitForURL(/\/jobs\/[0-9a-f-]{36}$/);
+  return page.url().split('/').at(-1)!;
+}
+
+/** The job as the server has it, once everything has been sent. */
+export async function sentJob(page: Page, jobId: string): Promise<JobFile> {
+  await expect(page.getByText(/kept on this device/)).toHaveCount(0);
+  const response = await page.request.get(`${baseUrl()}/api/jobs/${jobId}/file`);
+  return (await response.json()) as JobFile;
+}
+
+/** The check on the bench, or undefined once there is a verdict in its place. */
+export async function currentCheck(page: Page): Promise<CheckId | undefined> {
+  await expect(page.locator('[data-check], section[aria-label=Verdict]').first()).toBeVisible();
+  // The answer to the last entry may still be on its way: wait until what stands there holds.
+  await page.waitForTimeout(350);
+  const panel = page.locator('[data-check]');
+  if ((await panel.count()) === 0) return undefined;
+  const check = (await panel.getAttribute('data-check')) ?? '';
+  if (!isCheckId(check)) throw new Error(`the bench shows "${check}", which is no check`);
+  return check;
+}
+
+/** Does the steps that the check still needs, by tapping each. */
+export async function doSteps(page: Page): Promise<void> {
+  for (let k = 0; k < 12; k++) {
+    const step = page.locator('[data-check] li button').first();
+    if ((await page.locator('[data-check] li button').count()) === 0) return;
+    const words = (await step.textContent()) ?? '';
+    await step.click();
+    if (words.includes('prove dead')) await proveDead(page);
+    await expect(page.locator('[data-check] li button').filter({ hasText: words })).toHaveCount(0);
+  }
+}
+
+export async function proveDead(page: Page): Promise<void> {
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel(/Prover tried/).check();
+  await dialog.getByRole('button', { name: /proved dead/ }).click();
+  await expect(page.getByText(/^proved dead \d\d:\d\d/)).toBeVisible();
+}
+
+/** Enters what the simulated unit gives for the check on the bench. */
+export async function answerCheck(
+  page: Page,
+  jobId: string,
+  check: CheckId,
+  unit: SimulatedUnit,
+): Promise<void> {
+  await doSteps(page);
+  const job = await sentJob(page, jobId);
+  const state = impliedState(check, readingState(foldEntries(job.entries, catalogue)));
+  await enterAnswer(page, check, unit.answer(check, state));
+}
+
+export async function enterAnswer(
+  page: Page,
+  check: CheckId,
+  answer: SimulatedAnswer,
+): Promise<void> {
+  if (answer.kind === 'outcome') {
+    const words = checkWords[check].answers![answer.outcome]!;
+    await page
+      .getByRole('group', { name: 'What you found' })
+      .getByRole('button', { name: capital(words), exact: true })
+      .click();
+    return;
+  }
+  await pressKeys(page, keysOf(check, answer));
+  await page.getByRole('button', { name: /^Enter/ }).click();
+}
+
+function keysOf(check: CheckId, answer: Exclude<SimulatedAnswer, { kind: 'outcome' }>): string {
+  if (answer.kind === 'over-range') return 'OL';
+  if (checkNames[check].quantity === 'temperature') {
+    return fromKept(answer.value, unitOf('°F')).toFixed(1);
+  }
+  return answer.value.toFixed(answer.value < 1000 ? 1 : 0);
+}
+
+export async function pressKeys(page: Page, text: string): Promise<void> {
+  const keypad = page.getByRole('group', { name: 'Keypad' });
+  if (text === 'OL') {
+    await keypad.getByRole('button', { name: 'OL, over range' }).click();
+    return;
+  }
+  for (const key of text) {
+    const name = key === '.' ? 'decimal point' : key;
+    await keypad.getByRole('button', { name, exact: true }).click();
+  }
+}
