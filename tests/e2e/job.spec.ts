@@ -29,6 +29,7 @@ for (const { fault, seed } of hiddenFaults) {
 
     await page.getByRole('link', { name: 'To the repair' }).click();
     await page.getByRole('button', { name: 'Act on this verdict' }).click();
+    await expect(page.getByRole('button', { name: 'Repair is done' })).toBeVisible();
     await makeSafeIfNeeded(page);
     await handleWires(page, repair);
     await page.getByRole('button', { name: 'Repair is done' }).click();
@@ -59,11 +60,13 @@ for (const { fault, seed } of hiddenFaults) {
     ).toBeVisible();
     await expect(page.getByText('Proving, after the repair')).toBeVisible();
     await expect(page.getByRole('img', { name: /as left 122 °F/ })).toBeVisible();
+    await expect
+      .poll(async () => (await sentJob(page, jobId)).entries.at(-1))
+      .toMatchObject({ kind: 'status', status: 'closed-repaired' });
     const job = await sentJob(page, jobId);
     expect(job.entries.some((each) => each.kind === 'verdict' && each.repair === repair)).toBe(
       true,
     );
-    expect(job.entries.at(-1)).toMatchObject({ kind: 'status', status: 'closed-repaired' });
   });
 }
 

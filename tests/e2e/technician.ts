@@ -49,14 +49,24 @@ export async function sentJob(page: Page, jobId: string): Promise<JobFile> {
 
 /** The check on the bench, or undefined once there is a verdict in its place. */
 export async function currentCheck(page: Page): Promise<CheckId | undefined> {
+  await expect(page.locator('main[aria-busy=false]')).toBeVisible();
   await expect(page.locator('[data-check], section[aria-label=Verdict]').first()).toBeVisible();
-  // The answer to the last entry may still be on its way: wait until what stands there holds.
-  await page.waitForTimeout(350);
   const panel = page.locator('[data-check]');
   if ((await panel.count()) === 0) return undefined;
   const check = (await panel.getAttribute('data-check')) ?? '';
   if (!isCheckId(check)) throw new Error(`the bench shows "${check}", which is no check`);
   return check;
+}
+
+/** Does something that makes an entry, and waits until the bench has worked out what follows from it. */
+export async function andEntered(page: Page, act: () => Promise<void>): Promise<void> {
+  const main = page.locator('main[data-entries]');
+  const before = Number(await main.getAttribute('data-entries'));
+  await act();
+  await expect
+    .poll(async () => Number(await main.getAttribute('data-entries')))
+    .toBeGreaterThan(before);
+  await expect(page.locator('main[aria-busy=false]')).toBeVisible();
 }
 
 /** Does the steps that the check still needs, by tapping each. */
@@ -65,8 +75,10 @@ export async function doSteps(page: Page): Promise<void> {
     const step = page.locator('[data-check] li button').first();
     if ((await page.locator('[data-check] li button').count()) === 0) return;
     const words = (await step.textContent()) ?? '';
-    await step.click();
-    if (words.includes('prove dead')) await proveDead(page);
+    await andEntered(page, async () => {
+      await step.click();
+      if (words.includes('prove dead')) await proveDead(page);
+    });
     await expect(page.locator('[data-check] li button').filter({ hasText: words })).toHaveCount(0);
   }
 }
@@ -98,14 +110,14 @@ export async function enterAnswer(
 ): Promise<void> {
   if (answer.kind === 'outcome') {
     const words = checkWords[check].answers![answer.outcome]!;
-    await page
-      .getByRole('group', { name: 'What you found' })
-      .getByRole('button', { name: capital(words), exact: true })
-      .click();
+    const found = page.getByRole('group', { name: 'What you found' });
+    await andEntered(page, () =>
+      found.getByRole('button', { name: capital(words), exact: true }).click(),
+    );
     return;
   }
   await pressKeys(page, keysOf(check, answer));
-  await page.getByRole('button', { name: /^Enter/ }).click();
+  await andEntered(page, () => page.getByRole('button', { name: /^Enter/ }).click());
 }
 
 function keysOf(check: CheckId, answer: Exclude<SimulatedAnswer, { kind: 'outcome' }>): string {

@@ -1,5 +1,5 @@
 import type { BranchChange } from '../appliances/electric-storage-two-element/topology';
-import names from '../appliances/electric-storage-two-element/names.json';
+import names from '../appliances/electric-storage-two-element/names.json' with { type: 'json' };
 import type { Random } from './random';
 
 export interface SimulatedFault {

@@ -41,14 +41,17 @@ export function Bench({ initial, system }: { initial: JobFile; system: UnitSyste
   const asked = useSearchParams().get('check') ?? '';
   const router = useRouter();
   const [chosen, setChosen] = useState<CheckId | undefined>(isCheckId(asked) ? asked : undefined);
-  const { answer, isFresh, failure } = useBenchAnswer(job, isReady, chosen);
+  /** A proposed check whose steps have been begun stays, even if the next step would make another one cheaper. */
+  const [begun, setBegun] = useState<CheckId>();
+  const { answer, isFresh, failure } = useBenchAnswer(job, isReady, chosen ?? begun);
   const [sheet, setSheet] = useState<OpenSheet>();
   const [correcting, setCorrecting] = useState<Entry>();
   const [problem, setProblem] = useState<string>();
   const [pending, setPending] = useState<NewEntry>();
 
   const next = answer?.answer.next ?? undefined;
-  const check = chosen ?? next?.check;
+  // The check that stands here is the one that the answer is for: its steps and its bands belong to it.
+  const check = answer?.selected?.expectation.check;
   const [text, setText] = useDraft(`${job.job.id} ${check ?? ''}`);
   const quantity = check && checkNames[check].quantity;
   const parsed = useMemo<ParsedReading | undefined>(
@@ -91,6 +94,7 @@ export function Bench({ initial, system }: { initial: JobFile; system: UnitSyste
   };
 
   const takeStep = (step: AccessStep) => {
+    setBegun(check);
     if (step.kind === 'power-off-and-prove') setSheet('prove-dead');
     else void record(entryOfStep(step));
   };
@@ -100,11 +104,12 @@ export function Bench({ initial, system }: { initial: JobFile; system: UnitSyste
     if (!(await record(...entries))) return;
     setText('');
     setChosen(undefined);
+    setBegun(undefined);
     if (asked) router.replace(`/jobs/${job.job.id}`, { scroll: false });
   };
 
   const enter = (entry: NewEntry | undefined) => {
-    if (!check || !entry || !answer) return;
+    if (!check || !entry || !answer || !isFresh) return;
     if (refusal) {
       setProblem(refusal);
       if (blocked) setSheet('prove-dead');
@@ -120,7 +125,7 @@ export function Bench({ initial, system }: { initial: JobFile; system: UnitSyste
     else if (value) enter({ kind: 'reading', check, value });
   };
   const skip = (reason: 'cannot' | 'skipped' | 'not-sure') => {
-    if (check) void finish({ kind: 'skip', check, reason });
+    if (check && isFresh) void finish({ kind: 'skip', check, reason });
   };
 
   useDeskKeys({
@@ -192,7 +197,11 @@ export function Bench({ initial, system }: { initial: JobFile; system: UnitSyste
         sending={sending}
         onMakeSafe={() => setSheet('prove-dead')}
       />
-      <main className="flex min-h-0 flex-1 flex-col lg:grid lg:grid-cols-[340px_minmax(0,1fr)_330px] lg:grid-rows-[minmax(0,1fr)]">
+      <main
+        aria-busy={!isFresh}
+        data-entries={job.entries.length}
+        className="flex min-h-0 flex-1 flex-col lg:grid lg:grid-cols-[340px_minmax(0,1fr)_330px] lg:grid-rows-[minmax(0,1fr)]"
+      >
         <div className="contents lg:flex lg:min-h-0 lg:flex-col lg:border-r lg:border-hair">
           {failure && <Failure message={failure} />}
           {!answer && !failure && <Loading />}
@@ -200,7 +209,7 @@ export function Bench({ initial, system }: { initial: JobFile; system: UnitSyste
             <div className="order-1 lg:order-none lg:min-h-0 lg:flex-1 lg:overflow-y-auto">
               <CheckPanel
                 check={check}
-                isProposed={check === next?.check}
+                isProposed={check === next?.check || check === begun}
                 isRepeat={check === next?.check && (next?.repeat ?? false)}
                 minutes={check === next?.check ? (next?.minutes ?? 1) : checkWords[check].minutes}
                 why={check === next?.check ? next?.why : undefined}
@@ -376,7 +385,10 @@ export function Bench({ initial, system }: { initial: JobFile; system: UnitSyste
       <OtherCheckDialog
         isOpen={sheet === 'other-check'}
         onClose={() => setSheet(undefined)}
-        onChoose={setChosen}
+        onChoose={(other) => {
+          setBegun(undefined);
+          setChosen(other);
+        }}
         liveWork={liveWork}
         better={answer?.answer.alternatives ?? []}
       />

@@ -27,6 +27,9 @@ export function StateBar({ job, state, waitingCount, sending, onMakeSafe }: Stat
       >
         <Wordmark />
       </Link>
+      <h1 className="sr-only lg:hidden">
+        Job {head.number}, {site?.customer}
+      </h1>
       <div className="hidden min-w-0 flex-1 items-center gap-4 px-4 lg:flex">
         <h1 className="text-[24px] font-semibold">{head.number}</h1>
         <div className="min-w-0 leading-tight">

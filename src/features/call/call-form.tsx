@@ -134,89 +134,93 @@ export function CallForm({
       <PageBar>
         <h1 className="text-title font-semibold">New call</h1>
       </PageBar>
-      <form
-        className="mx-auto grid max-w-[1280px] lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_minmax(0,0.9fr)]"
-        onSubmit={(event) => {
-          event.preventDefault();
-          void open();
-        }}
-        noValidate
-      >
-        <Column title="What is wrong">
-          <ChoiceGrid
-            id="kind"
-            label="Kind of complaint"
-            options={askedKinds.map((value) => ({ value, label: complaintWords[value]! }))}
-            chosen={draft.kind}
-            problem={problems.kind}
-            onChoose={(kind) => set({ kind })}
-          />
-          <Field id="words" label="In the customer's words" optional>
-            <textarea
-              id="field-words"
-              className="field min-h-20"
-              value={draft.words}
-              maxLength={4000}
-              onChange={(event) => set({ words: event.target.value })}
+      <main>
+        <form
+          className="mx-auto grid max-w-[1280px] lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_minmax(0,0.9fr)]"
+          onSubmit={(event) => {
+            event.preventDefault();
+            void open();
+          }}
+          noValidate
+        >
+          <Column title="What is wrong">
+            <ChoiceGrid
+              id="kind"
+              label="Kind of complaint"
+              options={askedKinds.map((value) => ({ value, label: complaintWords[value]! }))}
+              chosen={draft.kind}
+              problem={problems.kind}
+              onChoose={(kind) => set({ kind })}
             />
-          </Field>
-        </Column>
-        <Column title="What splits the field">
-          {askedQuestions.map((question) => (
-            <ChoiceRow
-              key={question}
-              label={questions[question].ask}
-              options={questions[question].values.map((value) => ({
-                value,
-                label: answerWords[question][value] ?? value,
-              }))}
-              chosen={draft.answers[question]}
-              onChoose={(value) =>
-                set({
-                  answers: {
-                    ...draft.answers,
-                    [question]: draft.answers[question] === value ? undefined : value,
-                  },
-                })
-              }
-            />
-          ))}
-          <p className="text-small text-ink-2">
-            Leave open what nobody knows. Every answer moves the suspects.
-          </p>
-        </Column>
-        <Column title="Who, where, which unit">
-          <Field id="unit" label="A unit you know">
-            <select
-              id="field-unit"
-              className="field"
-              value={draft.knownUnitId ?? ''}
-              onChange={(event) => set({ knownUnitId: event.target.value || undefined })}
-            >
-              <option value="">a new customer or unit</option>
-              {knownUnits.map(({ id, label }) => (
-                <option key={id} value={id}>
-                  {label}
-                </option>
-              ))}
-            </select>
-          </Field>
-          {!known && <NewUnitFields draft={draft} set={set} problems={problems} system={system} />}
-          <PlateReadout draft={draft} known={known} system={system} />
-          {problems.form && (
-            <p role="alert" className="my-3 border-l-4 border-rule pl-3 font-medium">
-              {problems.form}
+            <Field id="words" label="In the customer's words" optional>
+              <textarea
+                id="field-words"
+                className="field min-h-20"
+                value={draft.words}
+                maxLength={4000}
+                onChange={(event) => set({ words: event.target.value })}
+              />
+            </Field>
+          </Column>
+          <Column title="What splits the field">
+            {askedQuestions.map((question) => (
+              <ChoiceRow
+                key={question}
+                label={questions[question].ask}
+                options={questions[question].values.map((value) => ({
+                  value,
+                  label: answerWords[question][value] ?? value,
+                }))}
+                chosen={draft.answers[question]}
+                onChoose={(value) =>
+                  set({
+                    answers: {
+                      ...draft.answers,
+                      [question]: draft.answers[question] === value ? undefined : value,
+                    },
+                  })
+                }
+              />
+            ))}
+            <p className="text-small text-ink-2">
+              Leave open what nobody knows. Every answer moves the suspects.
             </p>
-          )}
-          <button
-            type="submit"
-            className="button button-act mt-2 min-h-14 w-full text-lead"
-            disabled={isSending}
-          >
-            {isSending ? 'Opening the job' : 'Open the job'}
-          </button>
-        </Column>
-      </form>
+          </Column>
+          <Column title="Who, where, which unit">
+            <Field id="unit" label="A unit you know">
+              <select
+                id="field-unit"
+                className="field"
+                value={draft.knownUnitId ?? ''}
+                onChange={(event) => set({ knownUnitId: event.target.value || undefined })}
+              >
+                <option value="">a new customer or unit</option>
+                {knownUnits.map(({ id, label }) => (
+                  <option key={id} value={id}>
+                    {label}
+                  </option>
+                ))}
+              </select>
+            </Field>
+            {!known && (
+              <NewUnitFields draft={draft} set={set} problems={problems} system={system} />
+            )}
+            <PlateReadout draft={draft} known={known} system={system} />
+            {problems.form && (
+              <p role="alert" className="my-3 border-l-4 border-rule pl-3 font-medium">
+                {problems.form}
+              </p>
+            )}
+            <button
+              type="submit"
+              className="button button-act mt-2 min-h-14 w-full text-lead"
+              disabled={isSending}
+            >
+              {isSending ? 'Opening the job' : 'Open the job'}
+            </button>
+          </Column>
+        </form>
+      </main>
     </div>
   );
 }

@@ -33,17 +33,24 @@ export function useJobRecord(initial: JobFile): JobRecord {
   const [isReady, setReady] = useState(false);
   const [waitingCount, setWaitingCount] = useState(0);
   const [sending, setSending] = useState<SendOutcome>({ kind: 'all-sent' });
-  const isSending = useRef(false);
+  /** The round of sending under way, and whether entries were added since it began. */
+  const round = useRef({ isRunning: false, isWanted: false });
 
   const send = useCallback(async () => {
-    if (isSending.current) return;
-    isSending.current = true;
+    const state = round.current;
+    state.isWanted = true;
+    if (state.isRunning) return;
+    state.isRunning = true;
     try {
-      setSending(await sendWaiting(jobId));
-      const kept = await keptEntries(jobId);
-      setWaitingCount(kept.filter((each) => each.state !== 'sent').length);
+      while (state.isWanted) {
+        state.isWanted = false;
+        const outcome = await sendWaiting(jobId);
+        const kept = await keptEntries(jobId);
+        setSending(outcome);
+        setWaitingCount(kept.filter((each) => each.state !== 'sent').length);
+      }
     } finally {
-      isSending.current = false;
+      state.isRunning = false;
     }
   }, [jobId]);
 

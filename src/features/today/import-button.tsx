@@ -4,6 +4,8 @@ import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import { Dialog } from '@/ui/dialog';
 
+const mostBytes = 5 * 1024 * 1024;
+
 interface Problem {
   readonly pointer: string;
   readonly message: string;
@@ -17,6 +19,16 @@ export function ImportButton() {
 
   const take = async (file: File | undefined) => {
     if (!file) return;
+    if (file.size > mostBytes) {
+      const megabytes = (file.size / 1024 / 1024).toFixed(1);
+      setProblems([
+        {
+          pointer: '',
+          message: `The file has ${megabytes} MB; a job file has at most 5 MB. Photographs go in a bundle.`,
+        },
+      ]);
+      return;
+    }
     try {
       const response = await fetch('/api/job-files', { method: 'POST', body: await file.text() });
       const answer = (await response.json()) as {

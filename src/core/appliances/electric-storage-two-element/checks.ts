@@ -1,5 +1,5 @@
 import type { LiftedEnd } from '../../job-file/generated/job-types';
-import names from './names.json';
+import names from './names.json' with { type: 'json' };
 
 export type CheckId = keyof typeof names.checks;
 

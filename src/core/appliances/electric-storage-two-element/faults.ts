@@ -1,4 +1,4 @@
-import names from './names.json';
+import names from './names.json' with { type: 'json' };
 import type { BranchChanges } from './topology';
 
 /**

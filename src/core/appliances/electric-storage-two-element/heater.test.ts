@@ -16,7 +16,7 @@ import {
   type Plate,
   type ReadingState,
 } from '.';
-import names from './names.json';
+import names from './names.json' with { type: 'json' };
 
 const arrived: ReadingState = {
   power: 'on',

@@ -1,6 +1,6 @@
 import type { FamilyCatalogue } from '../../job-file/catalogue';
 import { checkNames, isCheckId } from './checks';
-import names from './names.json';
+import names from './names.json' with { type: 'json' };
 
 export * from './access';
 export * from './checks';

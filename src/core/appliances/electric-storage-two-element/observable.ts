@@ -2,7 +2,7 @@ import type { Observable } from '../../diagnosis/model';
 import type { LiftedEnd, ProbePoint } from '../../job-file/generated/job-types';
 import { checkNames, isCheckId, type CheckId } from './checks';
 import type { QuestionId } from './questions';
-import names from './names.json';
+import names from './names.json' with { type: 'json' };
 import type { SwitchPositions } from './topology';
 
 /** Everything about the unit's state that a technician sets, and that decides what a reading shows. */

@@ -1,4 +1,4 @@
-import names from './names.json';
+import names from './names.json' with { type: 'json' };
 
 /** The questions that split the field before any cover comes off, each with the values it may be answered with. */
 export const questions = {

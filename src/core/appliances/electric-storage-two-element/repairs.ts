@@ -1,5 +1,5 @@
 import type { CheckId } from './checks';
-import names from './names.json';
+import names from './names.json' with { type: 'json' };
 
 export type RepairId = (typeof names.repairs)[number] & keyof typeof repairs;
 

@@ -10,7 +10,11 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
   const { job, organisation } = page;
   return (
     <div className="min-h-dvh bg-paper print:bg-sheet">
-      <ReportBar jobId={job.job.id} number={job.job.number} />
+      <ReportBar
+        jobId={job.job.id}
+        number={job.job.number}
+        known={job.entries.map((each) => each.id)}
+      />
       <main>
         <Report job={job} organisation={organisation} />
       </main>
