@@ -64,7 +64,7 @@ export async function andEntered(page: Page, act: () => Promise<void>): Promise<
   const before = Number(await main.getAttribute('data-entries'));
   await act();
   await expect
-    .poll(async () => Number(await main.getAttribute('data-entries')))
+    .poll(async () => Number(await main.getAttribute('data-entries')), { intervals: [30] })
     .toBeGreaterThan(before);
   await expect(page.locator('main[aria-busy=false]')).toBeVisible();
 }

@@ -56,13 +56,16 @@ export function simulateUnit(
     ...plate,
     nominalVolt: plate.nominalVolt * (truth.legVolt / 120),
   };
-  const water = settle(truePlate, drawn, changes(), random);
+  let water = settle(truePlate, drawn, changes(), random);
 
   return {
     fault: drawn,
     complaint: complain(drawn.id, water, random),
     repair(repairs) {
-      if (repairs.includes(drawn.repair)) mended = true;
+      if (!repairs.includes(drawn.repair)) return;
+      mended = true;
+      // Proved once it has heated: refilled, reset, and back at its dials.
+      water = { topCelsius: 50, bottomCelsius: 50, limitTripped: false, breakerTrips: false };
     },
     answer(check, state) {
       const names = checkNames[check];

@@ -118,9 +118,11 @@ function LogbookLine({
         aria-label={`${clockTime(entry.at, job.job.timeZone)} ${entryTitle(entry)} ${removed ? 'struck out' : entryResult(entry, system)}. Correct it`}
       >
         <span className="text-small text-ink-2">{clockTime(entry.at, job.job.timeZone)}</span>
-        <span className="line-clamp-2 leading-tight font-semibold">{entryTitle(entry)}</span>
+        <span className={`leading-tight font-semibold ${struck ? 'line-clamp-1' : 'line-clamp-2'}`}>
+          {entryTitle(entry)}
+        </span>
         {struck && (
-          <span className="text-small text-ink-2">
+          <span className="line-clamp-1 text-small text-ink-2">
             <s>{entryResult(struck, system) || 'entered'}</s> {reason}
           </span>
         )}

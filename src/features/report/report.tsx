@@ -321,8 +321,14 @@ function ReadingRow({ job, line, system }: { job: JobFile; line: ReportLine; sys
       <td className="py-1 text-small">
         {judged !== undefined && (
           <span className="inline-flex items-center gap-1.5">
-            {judged ? <Tick /> : <CrossedBox />}
-            {judged ? 'good' : <strong className="font-semibold">not as good</strong>}
+            {judged ? <Tick /> : entry.kind === 'reading' && <CrossedBox />}
+            {judged ? (
+              'good'
+            ) : (
+              <strong className="font-semibold">
+                {entry.kind === 'reading' ? 'outside' : 'telling'}
+              </strong>
+            )}
           </span>
         )}
       </td>

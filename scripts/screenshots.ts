@@ -1,0 +1,74 @@
+/** Takes the README's pictures of the main views from the demo data, at a desk and on a phone. */
+import { chromium, type Page } from '@playwright/test';
+import path from 'node:path';
+
+const address = process.argv[2];
+if (!address) throw new Error('run this by ./ohmmeter screenshots');
+const folder = path.resolve(import.meta.dirname, '../docs/screenshots');
+const desk = { width: 1280, height: 800 };
+const phone = { width: 390, height: 844 };
+
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-sync'],
+});
+
+interface Shot {
+  readonly name: string;
+  readonly viewport: { readonly width: number; readonly height: number };
+  readonly theme?: 'light' | 'dark';
+  /** The name of the job's customer on Today, and the page of the job. */
+  readonly job?: { readonly name: RegExp; readonly page: '' | '/repair' | '/report' };
+  readonly path?: string;
+  readonly prepare?: (page: Page) => Promise<void>;
+}
+
+const typeReading = async (page: Page) => {
+  await page.locator('main[aria-busy=false]').waitFor();
+  await page.keyboard.type('0.3');
+};
+
+const half = { name: /Bea Falkner/, page: '' } as const;
+const shots: readonly Shot[] = [
+  { name: 'today', viewport: desk, path: '/' },
+  {
+    name: 'new-call',
+    viewport: desk,
+    path: '/call',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Runs out soon' }).click();
+      await page.getByRole('button', { name: 'sudden' }).click();
+      await page.getByRole('button', { name: 'every tap' }).click();
+      await page.getByLabel('Customer', { exact: true }).fill('Osk Lindqvist-Hale');
+      await page.getByLabel('Address').fill('77 Weir Street');
+      await page.getByLabel('Upper watts').fill('4500');
+    },
+  },
+  { name: 'bench', viewport: desk, job: half, prepare: typeReading },
+  { name: 'bench-dark', viewport: desk, theme: 'dark', job: half, prepare: typeReading },
+  { name: 'bench-phone', viewport: phone, job: half, prepare: typeReading },
+  { name: 'repair', viewport: desk, job: { name: /Rosa Sandoval-Price/, page: '/repair' } },
+  {
+    name: 'report',
+    viewport: { width: 900, height: 1270 },
+    job: { name: /1001/, page: '/report' },
+  },
+];
+
+for (const { name, viewport, theme = 'light', job, path: where, prepare } of shots) {
+  const context = await browser.newContext({ viewport, colorScheme: theme });
+  const page = await context.newPage();
+  await page.goto(`${address}${where ?? '/'}`);
+  if (job) {
+    const href = await page.getByRole('link', { name: job.name }).first().getAttribute('href');
+    await page.goto(`${address}${href!.replace(/\/(repair|report)$/, '')}${job.page}`);
+    await page.getByRole('heading', { level: 2 }).first().waitFor();
+  }
+  await prepare?.(page);
+  await page.evaluate(() => document.fonts.ready);
+  await page.waitForTimeout(1200);
+  await page.screenshot({ path: path.join(folder, `${name}.png`) });
+  console.log(`docs/screenshots/${name}.png`);
+  await context.close();
+}
+await browser.close();
