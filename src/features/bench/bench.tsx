@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { useRouter, useSearchParams } from 'next/navigation';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import {
   checkNames,
   checkWords,
@@ -11,26 +11,30 @@ import {
   type AccessStep,
   type CheckId,
 } from '@/core/appliances/electric-storage-two-element';
-import { valueKeyOf } from '@/core/job-diagnosis';
-import type { Entry, EntryState, JobFile, LiftedEnd, Value } from '@/core/job-file';
+import type { Entry, JobFile } from '@/core/job-file';
 import { parseReading, valueText, type ParsedReading, type UnitSystem } from '@/core/quantities';
 import { useDraft } from '@/features/record/use-draft';
 import { useJobRecord, type NewEntry } from '@/features/record/use-job-record';
-import { percent, suspectName, terminalName, wireName } from '@/features/record/words';
-import { Keypad } from '@/ui/keypad';
-import { PatternDefinitions, SuspectStrip } from '@/ui/patterns';
-import { WiringPicture } from '@/ui/wiring-picture';
+import { terminalName, wireName } from '@/features/record/words';
 import { Dialog } from '@/ui/dialog';
-import { CheckPanel, stepWords } from './check-panel';
+import { Keypad } from '@/ui/keypad';
+import { PatternDefinitions } from '@/ui/patterns';
+import { WiringPicture } from '@/ui/wiring-picture';
+import { Failure, Loading, SuspectLine } from './bench-states';
+import { CheckPanel } from './check-panel';
 import { CorrectDialog } from './correct-dialog';
 import { Logbook } from './logbook';
+import { earlierNeedle, entryOfStep, trialEntry, valueOf, withState } from './new-entries';
 import { ObservationAnswers } from './observation-answers';
 import { OtherCheckDialog } from './other-check-dialog';
+import { partOfRepair, pictureWords } from './picture-words';
 import { ProveDeadDialog } from './prove-dead-dialog';
-import { needleOf, ReadingDisplay } from './reading-display';
+import { ReadingDisplay } from './reading-display';
 import { StateBar } from './state-bar';
+import { StepsDialog } from './steps-dialog';
 import { SuspectsPanel } from './suspects-panel';
 import { useBenchAnswer, usePreview } from './use-bench';
+import { useDeskKeys } from './use-desk-keys';
 import { VerdictPanel } from './verdict-panel';
 
 type OpenSheet = 'other-check' | 'prove-dead' | 'picture' | 'logbook' | 'suspects' | undefined;
@@ -460,222 +464,4 @@ export function Bench({ initial, system }: { initial: JobFile; system: UnitSyste
       )}
     </div>
   );
-}
-
-/** Asked when a result is entered before its steps were ticked: the state belongs to the reading. */
-function StepsDialog({
-  steps,
-  canStayAsItIs,
-  onClose,
-  onDone,
-  onAsItIs,
-}: {
-  steps: readonly AccessStep[];
-  canStayAsItIs: boolean;
-  onClose(): void;
-  onDone(): void;
-  onAsItIs(): void;
-}) {
-  return (
-    <Dialog title="Was this done?" isOpen onClose={onClose}>
-      <ul className="mb-4 list-disc pl-5">
-        {steps.map((each) => (
-          <li key={stepWords(each)}>{stepWords(each)}</li>
-        ))}
-      </ul>
-      <div className="flex flex-wrap gap-3">
-        <button type="button" className="button button-act flex-1" onClick={onDone}>
-          Done: enter it
-        </button>
-        {canStayAsItIs && (
-          <button type="button" className="button flex-1" onClick={onAsItIs}>
-            No: enter it as read, wires as they are
-          </button>
-        )}
-      </div>
-    </Dialog>
-  );
-}
-
-function SuspectLine({
-  answer,
-  after,
-}: {
-  answer: { suspects: readonly { repair: string; probability: number }[]; decided: boolean };
-  after: Readonly<Record<string, number>> | undefined;
-}) {
-  const first = answer.suspects[0];
-  if (!first) return null;
-  const then = after?.[first.repair];
-  return (
-    <>
-      <span className="block pb-1.5">
-        {suspectName(first.repair)}{' '}
-        <strong className="font-semibold">{percent(first.probability)} %</strong>
-        {then !== undefined && <span className="text-act"> then {percent(then)} %</span>}
-      </span>
-      <SuspectStrip
-        suspects={answer.suspects.filter((each) => each.probability > 0.01).slice(0, 5)}
-        decided={answer.decided}
-        label="Suspects by chance"
-      />
-    </>
-  );
-}
-
-function Loading() {
-  return (
-    <div className="order-1 p-4 lg:order-none" role="status">
-      <p className="text-small text-ink-2">Next check</p>
-      <p className="text-title font-semibold">Working out what to check</p>
-      <svg viewBox="0 0 300 6" className="mt-6 w-full" aria-hidden="true">
-        <path d="M0 3H300" stroke="var(--ink)" strokeWidth="2" strokeDasharray="2 5" />
-      </svg>
-    </div>
-  );
-}
-
-function Failure({ message }: { message: string }) {
-  return (
-    <div className="order-1 p-4 lg:order-none" role="alert">
-      <p className="font-semibold">The suspects could not be worked out.</p>
-      <p>
-        {message} The logbook is whole and goes on taking entries. Reload the page, or report this
-        with the job file.
-      </p>
-    </div>
-  );
-}
-
-/** A hardware keyboard at a desk: digits, point, O for over range, k, Backspace, Enter. */
-function useDeskKeys({
-  isActive,
-  hasOhms,
-  text,
-  change,
-  enterReading,
-}: {
-  isActive: boolean;
-  hasOhms: boolean;
-  text: string;
-  change(text: string): void;
-  enterReading(): void;
-}) {
-  useEffect(() => {
-    if (!isActive) return;
-    const onKey = (event: KeyboardEvent) => {
-      if (event.ctrlKey || event.metaKey || event.altKey) return;
-      const target = event.target as HTMLElement;
-      if (target.closest('input, textarea, select, [role=dialog]')) return;
-      if (event.key === 'Enter') {
-        if (target.closest('button, a')) return;
-        enterReading();
-      } else if (/^[\d.,\-]$/.test(event.key)) change(text === 'OL' ? event.key : text + event.key);
-      else if (event.key === 'Backspace') change(text === 'OL' ? '' : text.slice(0, -1));
-      else if (hasOhms && /^o$/i.test(event.key)) change('OL');
-      else if (hasOhms && /^[kM]$/.test(event.key) && text !== '') change(text + event.key);
-      else return;
-      event.preventDefault();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [isActive, hasOhms, text, change, enterReading]);
-}
-
-function valueOf(check: CheckId, parsed: ParsedReading): Value | undefined {
-  if (parsed.kind === 'over-range') return { overRange: true };
-  const key = valueKeyOf(check);
-  return parsed.kind === 'value' && key ? { [key]: parsed.value } : undefined;
-}
-
-/** The entry as it would be made, under an id that no entry has. */
-function trialEntry(check: CheckId, value: Value): Entry {
-  return {
-    id: '00000000-0000-4000-8000-000000000000',
-    at: '9999-01-01T00:00:00.000Z',
-    kind: 'reading',
-    check,
-    value,
-  };
-}
-
-function entryOfStep(step: AccessStep): NewEntry {
-  switch (step.kind) {
-    case 'power-on':
-      return { kind: 'action', action: 'power-on' };
-    case 'open-cover':
-      return { kind: 'action', action: 'open', target: step.cover };
-    case 'lift-wire':
-      return { kind: 'action', action: 'lift-wire', ...step.lifted };
-    case 'refit-wire':
-      return { kind: 'action', action: 'refit-wire', ...step.lifted };
-    case 'power-off-and-prove':
-      return { kind: 'action', action: 'power-off' };
-  }
-}
-
-/** Where more wires hang free than the check asks for, the entry says so: it is read in the state that was. */
-function withState(entry: NewEntry, check: CheckId, lifted: JobFileLifted): NewEntry {
-  const implied = checkNames[check].state.lifted;
-  const same =
-    implied === undefined ||
-    (implied.length === lifted.length &&
-      implied.every((each) =>
-        lifted.some((other) => other.wire === each.wire && other.end === each.end),
-      ));
-  if (same || (entry.kind !== 'reading' && entry.kind !== 'observation')) return entry;
-  const state: EntryState = { lifted: [...lifted] };
-  return { ...entry, state };
-}
-
-type JobFileLifted = readonly LiftedEnd[];
-
-/** The earlier result of a check that is taken again. */
-function earlierNeedle(job: JobFile, check: CheckId) {
-  const earlier = job.entries.findLast((each) => each.kind === 'reading' && each.check === check);
-  if (earlier?.kind !== 'reading' || !earlier.value) return undefined;
-  const { overRange, ohm, volt, ampere, celsius } = earlier.value;
-  const kept = ohm ?? volt ?? ampere ?? celsius;
-  return needleOf(
-    overRange
-      ? { kind: 'over-range' }
-      : kept === undefined
-        ? undefined
-        : { kind: 'value', value: kept },
-  );
-}
-
-const parts: Readonly<Record<string, string>> = {
-  'replace-upper-element': 'upper-element',
-  'replace-lower-element': 'lower-element',
-  'replace-upper-thermostat': 'upper-thermostat',
-  'replace-lower-thermostat': 'lower-thermostat',
-  'reset-limit': 'limit',
-  'restore-supply': 'breaker',
-  'call-electrician': 'breaker',
-};
-
-/** The part to mark in the picture, once it is more likely than not. */
-function partOfRepair(repair: string | undefined, probability = 0): string | undefined {
-  return repair !== undefined && probability > 0.5 ? parts[repair] : undefined;
-}
-
-function pictureWords(
-  probes: readonly string[],
-  clampOn: string | undefined,
-  lifted: readonly string[],
-  live: readonly string[],
-): string {
-  const touch = clampOn
-    ? `Clamp round the ${wireName(clampOn)}.`
-    : probes.length === 2
-      ? `Touch ${terminalName(probes[0]!)} with A and ${terminalName(probes[1]!)} with B.`
-      : '';
-  const liveText =
-    live.length > 0
-      ? `Live: ${live.map(terminalName).join(', ')}.`
-      : 'Nothing live beyond the breaker.';
-  return ['Wiring picture.', touch, lifted.length > 0 ? `${lifted.join(', ')}.` : '', liveText]
-    .filter(Boolean)
-    .join(' ');
 }

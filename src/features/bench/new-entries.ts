@@ -1,0 +1,73 @@
+import {
+  checkNames,
+  type AccessStep,
+  type CheckId,
+} from '@/core/appliances/electric-storage-two-element';
+import { valueKeyOf } from '@/core/job-diagnosis';
+import type { Entry, EntryState, JobFile, LiftedEnd, Value } from '@/core/job-file';
+import type { ParsedReading } from '@/core/quantities';
+import type { NewEntry } from '@/features/record/use-job-record';
+import { needleOf } from './reading-display';
+
+/** What the bench's keys and steps become in the logbook. */
+
+export function valueOf(check: CheckId, parsed: ParsedReading): Value | undefined {
+  if (parsed.kind === 'over-range') return { overRange: true };
+  const key = valueKeyOf(check);
+  return parsed.kind === 'value' && key ? { [key]: parsed.value } : undefined;
+}
+
+/** The entry as it would be made, under an id that no entry has. */
+export function trialEntry(check: CheckId, value: Value): Entry {
+  return {
+    id: '00000000-0000-4000-8000-000000000000',
+    at: '9999-01-01T00:00:00.000Z',
+    kind: 'reading',
+    check,
+    value,
+  };
+}
+
+export function entryOfStep(step: AccessStep): NewEntry {
+  switch (step.kind) {
+    case 'power-on':
+      return { kind: 'action', action: 'power-on' };
+    case 'open-cover':
+      return { kind: 'action', action: 'open', target: step.cover };
+    case 'lift-wire':
+      return { kind: 'action', action: 'lift-wire', ...step.lifted };
+    case 'refit-wire':
+      return { kind: 'action', action: 'refit-wire', ...step.lifted };
+    case 'power-off-and-prove':
+      return { kind: 'action', action: 'power-off' };
+  }
+}
+
+/** Where more wires hang free than the check asks for, the entry says so: it is read in the state that was. */
+export function withState(entry: NewEntry, check: CheckId, lifted: readonly LiftedEnd[]): NewEntry {
+  const implied = checkNames[check].state.lifted;
+  const same =
+    implied === undefined ||
+    (implied.length === lifted.length &&
+      implied.every((each) =>
+        lifted.some((other) => other.wire === each.wire && other.end === each.end),
+      ));
+  if (same || (entry.kind !== 'reading' && entry.kind !== 'observation')) return entry;
+  const state: EntryState = { lifted: [...lifted] };
+  return { ...entry, state };
+}
+
+/** The earlier result of a check that is taken again. */
+export function earlierNeedle(job: JobFile, check: CheckId) {
+  const earlier = job.entries.findLast((each) => each.kind === 'reading' && each.check === check);
+  if (earlier?.kind !== 'reading' || !earlier.value) return undefined;
+  const { overRange, ohm, volt, ampere, celsius } = earlier.value;
+  const kept = ohm ?? volt ?? ampere ?? celsius;
+  return needleOf(
+    overRange
+      ? { kind: 'over-range' }
+      : kept === undefined
+        ? undefined
+        : { kind: 'value', value: kept },
+  );
+}

@@ -1,0 +1,116 @@
+import { describe, expect, it } from 'vitest';
+import { emptyJob, stamp } from '../../../tests/plates';
+import { faultModes, checkIds, repairs } from '@/core/appliances/electric-storage-two-element';
+import type { Entry } from '@/core/job-file';
+import {
+  checkLabel,
+  entryResult,
+  entryTitle,
+  evidenceWords,
+  faultName,
+  percent,
+  plateWords,
+  terminalName,
+  wireName,
+} from './words';
+import { drawnRoutes, drawnTerminals } from '@/core/appliances/electric-storage-two-element';
+
+const entry = (rest: object) => ({ ...stamp(), ...rest }) as Entry;
+
+describe('words of the trade', () => {
+  it('never show an id for a fault, a wire, a terminal or a check', () => {
+    for (const { id } of faultModes) expect(faultName(id)).not.toMatch(/[a-z]-[a-z]+\.|\.[a-z]/);
+    for (const wire of Object.keys(drawnRoutes)) {
+      if (wire !== 'bond') expect(wireName(wire)).not.toMatch(/^w-/);
+    }
+    for (const terminal of Object.keys(drawnTerminals)) {
+      expect(terminalName(terminal)).not.toMatch(/[.-]/);
+    }
+    for (const check of checkIds) expect(checkLabel(check)).not.toBe(check);
+    for (const { order, suspect } of Object.values(repairs)) expect(order).not.toBe(suspect);
+  });
+
+  it('name a wire fault by its wire', () => {
+    expect(faultName('w-lower-a.open')).toBe('wire to lower element a, open');
+    expect(faultName('splice-1.resistive')).toBe('splice 1, burnt or loose, a few ohms');
+  });
+
+  it.each([
+    [
+      entry({ kind: 'reading', check: 'upper-element-ohms', value: { ohm: 12.83 } }),
+      'Upper element, screw to screw',
+      '12.8 Ω',
+    ],
+    [
+      entry({ kind: 'reading', check: 'outlet-first', value: { celsius: 50 } }),
+      'Hot tap, first draw',
+      '122 °F',
+    ],
+    [
+      entry({ kind: 'reading', check: 'upper-element-ohms', value: { overRange: true } }),
+      'Upper element, screw to screw',
+      'OL',
+    ],
+    [
+      entry({ kind: 'observation', check: 'limit-reset-press', value: 'clicked' }),
+      'Limit reset button',
+      'it clicked',
+    ],
+    [
+      entry({ kind: 'skip', check: 'supply-volts', reason: 'cannot' }),
+      'Supply, limit 1 to 3',
+      'cannot reach',
+    ],
+    [
+      entry({ kind: 'action', action: 'lift-wire', wire: 'w-upper-a', end: 'upper-element.a' }),
+      'Lifted: wire to upper element a',
+      '',
+    ],
+    [
+      entry({
+        kind: 'action',
+        action: 'proved-dead',
+        points: [{ between: ['limit.1', 'tank'], value: { volt: 0 } }],
+      }),
+      'Proved dead',
+      '0 V × 1',
+    ],
+    [entry({ kind: 'action', action: 'replace', repair: 'flush' }), 'Done: Flush the tank', ''],
+    [
+      entry({ kind: 'setting', setting: 'upper-dial', as: 'left', value: { celsius: 50 } }),
+      'upper dial as left',
+      '122 °F',
+    ],
+    [entry({ kind: 'status', status: 'closed-repaired' }), 'Closed, repaired', ''],
+  ])('say what an entry is and says (%#)', (each, title, result) => {
+    expect(entryTitle(each)).toBe(title);
+    expect(entryResult(each, 'us')).toBe(result);
+  });
+
+  it('follow a correction to what now counts', () => {
+    const wrong = entry({
+      kind: 'reading',
+      check: 'upper-element-ohms',
+      value: { overRange: true },
+    });
+    const right = entry({ kind: 'reading', check: 'upper-element-ohms', value: { ohm: 12.9 } });
+    const job = emptyJob({
+      entries: [
+        wrong,
+        entry({ kind: 'correction', replaces: wrong.id, entry: right, reason: 'slip' }),
+      ],
+    });
+    expect(evidenceWords(job, wrong.id, 'us')).toBe('Upper element, screw to screw 12.9 Ω');
+    expect(evidenceWords(job, 'call:complaint', 'us')).toBe('no hot water');
+  });
+
+  it('never say 100 % or 0 % of what is not certain', () => {
+    expect(percent(0.9999)).toBe('>99');
+    expect(percent(0.001)).toBe('<1');
+    expect(percent(0.635)).toBe('64');
+  });
+
+  it('give a plate in one line', () => {
+    expect(plateWords(emptyJob())).toBe('2 × 4500 W at 240 V');
+  });
+});
