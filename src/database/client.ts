@@ -71,13 +71,15 @@ async function orUnavailable<T>(work: () => Promise<T>): Promise<T> {
   }
 }
 
-/** Node's own network errors, PostgreSQL's class 57P (shutting down) and 08 (connection), and pg's ends of connection. */
+/** Node's own network errors, PostgreSQL's classes 57P (shutting down) and 08 (connection), and pg's ends of connection. */
 function isConnectionError(error: unknown): boolean {
   for (let each = error; each instanceof Error; each = each.cause) {
     const { code } = each as { code?: string };
     if (code && /^(ECONN|EPIPE|ENOTFOUND|ETIMEDOUT|57P|08)/.test(code)) return true;
-    if (/Connection terminated|timeout exceeded when trying to connect/i.test(each.message))
-      return true;
+    if (connectionLost.test(each.message)) return true;
   }
   return false;
 }
+
+const connectionLost =
+  /Connection terminated|not queryable|timeout exceeded when trying to connect|not currently accepting connections/i;

@@ -54,20 +54,21 @@ export function solveCircuit(netlist: Netlist): SolvedCircuit {
 
   const pivots = factorInPlace(matrix, size);
   const operating = substitute(matrix, pivots, size, rightSide);
-  const resistorIndex = new Map(resistors.map((each, index) => [each.id, index]));
+  const from = Int32Array.from(resistors, (each) => indexOf.get(each.from)!);
+  const to = Int32Array.from(resistors, (each) => indexOf.get(each.to)!);
 
   const node = (name: string): number => {
     const index = indexOf.get(name);
     if (index === undefined) throw new CircuitError(`no node is named "${name}"`);
     return index;
   };
-  const resistor = (id: string): Resistor => {
-    const index = resistorIndex.get(id);
-    if (index === undefined) throw new CircuitError(`no resistor is named "${id}"`);
-    return resistors[index]!;
+  const indexOfResistor = (id: string): number => {
+    const index = resistors.findIndex((each) => each.id === id);
+    if (index < 0) throw new CircuitError(`no resistor is named "${id}"`);
+    return index;
   };
-  const current = (solution: Float64Array, each: Resistor): number =>
-    (voltage(solution, node(each.from)) - voltage(solution, node(each.to))) / each.ohm;
+  const current = (solution: Float64Array, index: number): number =>
+    (voltage(solution, from[index]!) - voltage(solution, to[index]!)) / resistors[index]!.ohm;
   const inject = (into: number, outOf: number, ampere: number): Float64Array => {
     const injected = new Float64Array(size);
     if (into >= 0) injected[into] = ampere;
@@ -77,36 +78,35 @@ export function solveCircuit(netlist: Netlist): SolvedCircuit {
 
   return {
     voltageAt: (name) => (name === ground ? 0 : voltage(operating, node(name))),
-    currentThrough: (id) => current(operating, resistor(id)),
-    powerIn: (id) => {
-      const each = resistor(id);
-      return current(operating, each) ** 2 * each.ohm;
+    currentThrough: (id) => current(operating, indexOfResistor(id)),
+    powerIn(id) {
+      const index = indexOfResistor(id);
+      return current(operating, index) ** 2 * resistors[index]!.ohm;
     },
     probeVoltage(a, b) {
       const adjoint = inject(node(a), node(b), 1);
       return {
         value: voltage(operating, node(a)) - voltage(operating, node(b)),
-        sensitivity: (index) =>
-          current(operating, resistors[index]!) * current(adjoint, resistors[index]!),
+        sensitivity: (index) => current(operating, index) * current(adjoint, index),
       };
     },
     probeResistance(a, b) {
       const adjoint = inject(node(a), node(b), 1);
       return {
         value: voltage(adjoint, node(a)) - voltage(adjoint, node(b)),
-        sensitivity: (index) => current(adjoint, resistors[index]!) ** 2,
+        sensitivity: (index) => current(adjoint, index) ** 2,
       };
     },
     probeCurrent(id) {
-      const probed = resistor(id);
-      const adjoint = inject(node(probed.from), node(probed.to), 1 / probed.ohm);
+      const probed = indexOfResistor(id);
+      const { ohm } = resistors[probed]!;
+      const adjoint = inject(from[probed]!, to[probed]!, 1 / ohm);
       const value = current(operating, probed);
       return {
         value,
-        sensitivity: (index) => {
-          const each = resistors[index]!;
-          const through = current(operating, each) * current(adjoint, each);
-          return each.id === id ? through - value / probed.ohm : through;
+        sensitivity(index) {
+          const through = current(operating, index) * current(adjoint, index);
+          return index === probed ? through - value / ohm : through;
         },
       };
     },

@@ -130,6 +130,7 @@ function compileTable<O extends Observable>(
     }));
   };
 
+  const combinations = combinationsOf(grid);
   for (let h = 0; h < model.hypotheses.length; h++) {
     const prediction = model.predict(h, observable);
     const start = h * grid.length;
@@ -145,25 +146,9 @@ function compileTable<O extends Observable>(
       );
       continue;
     }
-    const varies = prediction.gradients.map((each) => each !== 0 && !prediction.floats);
-    if (!varies.includes(true)) {
-      classOfRow.fill(quantityClass(prediction, grid[0]!), start, start + grid.length);
-      continue;
-    }
-    // Points that differ only in what this reading does not depend on share their class.
-    const classOfCombination = new Map<number, number>();
-    for (let g = 0; g < grid.length; g++) {
-      let combination = 0;
-      for (let u = 0; u < varies.length; u++) {
-        combination = combination * 16 + (varies[u] ? grid[g]!.steps[u]! : 0);
-      }
-      let found = classOfCombination.get(combination);
-      if (found === undefined) {
-        found = quantityClass(prediction, grid[g]!);
-        classOfCombination.set(combination, found);
-      }
-      classOfRow[start + g] = found;
-    }
+    const { ofPoint, representatives } = combinations(prediction);
+    const found = representatives.map((point) => quantityClass(prediction, grid[point]!));
+    for (let g = 0; g < grid.length; g++) classOfRow[start + g] = found[ofPoint[g]!]!;
   }
   const isFlat = Uint8Array.from(model.hypotheses, (_, h) => {
     const start = h * grid.length;
@@ -173,6 +158,37 @@ function compileTable<O extends Observable>(
     return 1;
   });
   return { classes, classOfRow, isFlat };
+}
+
+interface Combinations {
+  /** Which combination each grid point belongs to. */
+  readonly ofPoint: Uint8Array;
+  /** A grid point of each combination. */
+  readonly representatives: readonly number[];
+}
+
+/** Grid points that differ only in what a reading does not depend on share its class: they are told apart by the rest. */
+function combinationsOf(
+  grid: readonly GridPoint[],
+): (prediction: QuantityPrediction) => Combinations {
+  const byMask = new Map<number, Combinations>();
+  return ({ gradients, floats }) => {
+    let mask = 0;
+    if (!floats) gradients.forEach((each, u) => (mask |= each === 0 ? 0 : 1 << u));
+    let found = byMask.get(mask);
+    if (!found) {
+      const keys = grid.map(({ steps }) =>
+        steps.map((step, u) => (mask & (1 << u) ? step : 0)).join(' '),
+      );
+      const distinct = [...new Set(keys)];
+      found = {
+        ofPoint: Uint8Array.from(keys, (key) => distinct.indexOf(key)),
+        representatives: distinct.map((key) => keys.indexOf(key)),
+      };
+      byMask.set(mask, found);
+    }
+    return found;
+  };
 }
 
 function placed(
