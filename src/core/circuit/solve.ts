@@ -29,16 +29,19 @@ export interface Probe {
  * Sets up and factors a circuit.
  * @throws CircuitError for a resistor outside its range, an unknown node, or a system without a solution.
  */
-export function solveCircuit(netlist: Netlist): SolvedCircuit {
+export function solveCircuit(
+  netlist: Netlist,
+  numbering: Numbering = numberNodes(netlist),
+): SolvedCircuit {
   const { resistors, sources, ground } = netlist;
-  const indexOf = numberNodes(netlist);
+  const { indexOf, from, to } = numbering;
   const nodeCount = indexOf.size - 1;
   const size = nodeCount + sources.length;
   const matrix = new Float64Array(size * size);
   const rightSide = new Float64Array(size);
 
   for (let node = 0; node < nodeCount; node++) matrix[node * size + node] = 1 / strayOhm;
-  for (const each of resistors) stampResistor(matrix, size, indexOf, each);
+  resistors.forEach((each, k) => stampResistor(matrix, size, from[k]!, to[k]!, each));
   sources.forEach((source, position) => {
     const row = nodeCount + position;
     for (const [node, sign] of [
@@ -54,8 +57,6 @@ export function solveCircuit(netlist: Netlist): SolvedCircuit {
 
   const pivots = factorInPlace(matrix, size);
   const operating = substitute(matrix, pivots, size, rightSide);
-  const from = Int32Array.from(resistors, (each) => indexOf.get(each.from)!);
-  const to = Int32Array.from(resistors, (each) => indexOf.get(each.to)!);
 
   const node = (name: string): number => {
     const index = indexOf.get(name);
@@ -113,8 +114,15 @@ export function solveCircuit(netlist: Netlist): SolvedCircuit {
   };
 }
 
-/** Ground is −1; every other node gets its row. */
-function numberNodes({ ground, resistors, sources }: Netlist): Map<string, number> {
+/** Rows of the nodes, and of both ends of every resistor. Ground is −1. */
+export interface Numbering {
+  readonly indexOf: ReadonlyMap<string, number>;
+  readonly from: Int32Array;
+  readonly to: Int32Array;
+}
+
+/** Numbers the nodes of a circuit. Circuits that differ in ohms and volts alone share their numbering. */
+export function numberNodes({ ground, resistors, sources }: Netlist): Numbering {
   const indexOf = new Map<string, number>([[ground, -1]]);
   const add = (name: string) => {
     if (!indexOf.has(name)) indexOf.set(name, indexOf.size - 1);
@@ -127,23 +135,24 @@ function numberNodes({ ground, resistors, sources }: Netlist): Map<string, numbe
     add(each.positive);
     add(each.negative);
   }
-  return indexOf;
+  return {
+    indexOf,
+    from: Int32Array.from(resistors, (each) => indexOf.get(each.from)!),
+    to: Int32Array.from(resistors, (each) => indexOf.get(each.to)!),
+  };
 }
 
 function stampResistor(
   matrix: Float64Array,
   size: number,
-  indexOf: Map<string, number>,
-  each: Resistor,
+  from: number,
+  to: number,
+  { id, ohm }: Resistor,
 ) {
-  if (!(each.ohm > 0 && each.ohm <= 1e10)) {
-    throw new CircuitError(
-      `resistor "${each.id}" has ${each.ohm} Ω; it must be above 0 and at most 1e10`,
-    );
+  if (!(ohm > 0 && ohm <= 1e10)) {
+    throw new CircuitError(`resistor "${id}" has ${ohm} Ω; it must be above 0 and at most 1e10`);
   }
-  const siemens = 1 / each.ohm;
-  const from = indexOf.get(each.from)!;
-  const to = indexOf.get(each.to)!;
+  const siemens = 1 / ohm;
   if (from >= 0) matrix[from * size + from]! += siemens;
   if (to >= 0) matrix[to * size + to]! += siemens;
   if (from >= 0 && to >= 0) {

@@ -1,4 +1,4 @@
-import { solveCircuit, type SolvedCircuit } from '../../circuit';
+import { numberNodes, solveCircuit, type Numbering, type SolvedCircuit } from '../../circuit';
 import type {
   FamilyModel,
   MeterModel,
@@ -6,7 +6,7 @@ import type {
   SharedUnknown,
 } from '../../diagnosis/model';
 import { predictAnswer } from './complaint';
-import { repairOf } from './faults';
+import { repairOf, type FaultVariant } from './faults';
 import { listHypotheses, switchPositions, type HeaterHypothesis } from './hypothesis';
 import { floatingOhm, meterInputOhm, meters, usualLeadOhm } from './meters';
 import type { CircuitObservable, HeaterObservable } from './observable';
@@ -39,13 +39,27 @@ export function heaterModel(plate: Plate): HeaterModel {
   const hypotheses = listHypotheses(plate);
   const healthyIndex = hypotheses.findIndex((each) => each.fault === 'no-fault');
   const solved = new Map<string, SolvedCircuit>();
+  // One topology serves every fault and every switch position.
+  let numbering: Numbering | undefined;
 
   const solve = (hypothesis: HeaterHypothesis, switches: SwitchPositions): SolvedCircuit => {
     const key = `${hypothesis.variantKey} ${switchKey(switches)}`;
     let found = solved.get(key);
     if (!found) {
-      found = solveCircuit(buildNetlist(plate, hypothesis.variant.changes, switches));
+      const netlist = buildNetlist(plate, hypothesis.variant.changes, switches);
+      numbering ??= numberNodes(netlist);
+      found = solveCircuit(netlist, numbering);
       solved.set(key, found);
+    }
+    return found;
+  };
+
+  const values = new Map<string, BranchValues>();
+  const valuesOf = ({ variantKey, variant }: HeaterHypothesis): BranchValues => {
+    let found = values.get(variantKey);
+    if (!found) {
+      found = branchValues(plate, variant);
+      values.set(variantKey, found);
     }
     return found;
   };
@@ -62,7 +76,7 @@ export function heaterModel(plate: Plate): HeaterModel {
         return predictCheck(observable.check, observable.state, hypothesis, plate);
       }
       const switches = switchPositions(hypothesis, observable.state);
-      return predictCircuit(plate, hypothesis, solve(hypothesis, switches), observable);
+      return predictCircuit(valuesOf(hypothesis), solve(hypothesis, switches), observable);
     },
     afterRepairs: (index, repairs) =>
       repairs.includes(repairOf[hypotheses[index]!.fault]) ? healthyIndex : index,
@@ -104,27 +118,26 @@ const unknowns: readonly SharedUnknown[] = [
   gridOf('supply-volt', 0, supplySpread, grid3),
 ];
 
-const sharedBranches = ['upper-element', 'lower-element'].map((element) =>
-  ['a-half', 'b-half'].map((half) => indexOfBranch(`${element}.${half}`)),
+const sharedBranches = ['upper-element', 'lower-element'].map(
+  (element) => [indexOfBranch(`${element}.a-half`), indexOfBranch(`${element}.b-half`)] as const,
 );
 
 function predictCircuit(
-  plate: Plate,
-  hypothesis: HeaterHypothesis,
+  values: BranchValues,
   circuit: SolvedCircuit,
   observable: CircuitObservable,
 ): QuantityPrediction {
   if (observable.kind === 'clamp') {
     const probe = circuit.probeCurrent(carrying(circuit, observable.wire));
     const sign = probe.value < 0 ? -1 : 1;
-    const { gradients, variance } = propagate(plate, hypothesis, probe.sensitivity, sign, 1);
+    const { gradients, variance } = propagate(values, probe.sensitivity, sign, 1);
     const value = Math.abs(probe.value);
     return quantity(meters['current-ac'], value, [...gradients, value], variance, false);
   }
   const { from, to } = observable;
   const seen = circuit.probeResistance(from, to);
   if (observable.quantity === 'resistance') {
-    const { gradients, variance } = propagate(plate, hypothesis, seen.sensitivity, 1, 1);
+    const { gradients, variance } = propagate(values, seen.sensitivity, 1, 1);
     return quantity(
       meters.resistance,
       Math.max(0, seen.value) + usualLeadOhm,
@@ -136,7 +149,7 @@ function predictCircuit(
   const open = circuit.probeVoltage(from, to);
   const loading = meterInputOhm / (meterInputOhm + Math.max(0, seen.value));
   const sign = open.value < 0 ? -1 : 1;
-  const { gradients, variance } = propagate(plate, hypothesis, open.sensitivity, sign, loading);
+  const { gradients, variance } = propagate(values, open.sensitivity, sign, loading);
   const value = Math.abs(open.value) * loading;
   const floats = seen.value > floatingOhm && observable.state.power === 'on' && value > 1;
   return quantity(meters['voltage-ac'], value, [...gradients, value], variance, floats);
@@ -161,39 +174,43 @@ function quantity(
   return { kind: 'quantity', meter, value, gradients, variance, floats };
 }
 
+/** What a variant's branches are worth and how far their true values may lie from it, branch by branch. */
+interface BranchValues {
+  readonly ohm: Float64Array;
+  /** Spread of the natural logarithm; 0 for a branch that adds none. */
+  readonly spread: Float64Array;
+}
+
+function branchValues(plate: Plate, { changes, spread }: FaultVariant): BranchValues {
+  return {
+    ohm: Float64Array.from(branches, ({ id, ohm }) => {
+      const change = changes[id];
+      if (change === 'open') return 0;
+      if (change === undefined || change === 'closed') return ohm(plate);
+      return 'ohm' in change ? change.ohm : ohm(plate) * change.factor;
+    }),
+    spread: Float64Array.from(
+      branches,
+      ({ id, tolerance }) => spread?.[id] ?? (changes[id] === undefined ? tolerance : 0),
+    ),
+  };
+}
+
 /** Splits the sensitivities into what the shared unknowns carry and what is each branch's own spread. */
 function propagate(
-  plate: Plate,
-  { variant }: HeaterHypothesis,
+  { ohm, spread }: BranchValues,
   sensitivity: (branch: number) => number,
   sign: number,
   scale: number,
 ): { gradients: number[]; variance: number } {
-  const perLog = (index: number): number => {
-    const { id, ohm } = branches[index]!;
-    const change = variant.changes[id];
-    if (change === 'open') return 0;
-    const value =
-      change === undefined || change === 'closed'
-        ? ohm(plate)
-        : 'ohm' in change
-          ? change.ohm
-          : ohm(plate) * change.factor;
-    return value * sensitivity(index) * sign * scale;
-  };
-  const gradients = sharedBranches.map((halves) =>
-    halves.reduce((sum, index) => sum + perLog(index), 0),
-  );
+  const perLog = (index: number): number => ohm[index]! * sensitivity(index) * sign * scale;
+  const gradients = sharedBranches.map(([a, b]) => perLog(a) + perLog(b));
   let variance = 0;
-  branches.forEach(({ id, tolerance }, index) => {
-    const spread = variant.spread?.[id] ?? (variant.changes[id] === undefined ? tolerance : 0);
-    if (spread > 0) variance += (spread * perLog(index)) ** 2;
-  });
-  for (const [index, within] of [
-    [0, elementRatio.spread * grid5.within],
-    [1, elementRatio.spread * grid5.within],
-  ] as const) {
-    variance += (gradients[index]! * within) ** 2;
+  for (let index = 0; index < spread.length; index++) {
+    if (spread[index]! > 0) variance += (spread[index]! * perLog(index)) ** 2;
+  }
+  for (const gradient of gradients) {
+    variance += (gradient * elementRatio.spread * grid5.within) ** 2;
   }
   return { gradients: gradients.map((each) => (Math.abs(each) < 1e-6 ? 0 : each)), variance };
 }
