@@ -34,7 +34,7 @@ module.exports = {
       comment:
         'A simulated unit may use the circuit and the names; never likelihoods or outcome tables.',
       severity: 'error',
-      from: { path: '^src/core/simulation/' },
+      from: { path: '^src/core/simulation/', pathNot: '\\.test\\.ts$' },
       to: {
         path: [
           '^src/core/(diagnosis|job-diagnosis|practice)/',
