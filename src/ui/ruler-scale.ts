@@ -1,4 +1,4 @@
-import type { Quantity } from '../core/quantities';
+import { shownUnit, toKept, fromKept, type Quantity, type UnitSystem } from '../core/quantities';
 
 /** How a check's values are laid along its ruler: linear where good parts read, then a break, then wide. */
 export interface RulerScale {
@@ -22,18 +22,23 @@ const linearShare = 0.74;
 
 /**
  * @param expected what a good part reads, in kept units; undefined where it reads over range.
+ * @param system whose units the numbers under the ticks are in.
  */
-export function rulerScale(quantity: Quantity, expected: number | undefined): RulerScale {
+export function rulerScale(
+  quantity: Quantity,
+  expected: number | undefined,
+  system: UnitSystem,
+): RulerScale {
   switch (quantity) {
     case 'resistance':
       if (expected === undefined) return insulationScale();
       return expected < 2 ? ohmScale(3) : ohmScale(niceEnd(expected * 2));
     case 'voltage-ac':
-      return linearScale(0, niceEnd(Math.max(40, (expected ?? 240) * 1.25)), 'V');
+      return linearScale(0, niceEnd(Math.max(40, (expected ?? 240) * 1.25)));
     case 'current-ac':
-      return linearScale(0, niceEnd(Math.max(10, (expected ?? 19) * 1.6)), 'A');
+      return linearScale(0, niceEnd(Math.max(10, (expected ?? 19) * 1.6)));
     default:
-      return linearScale(0, 90, '°');
+      return temperatureScale(system);
   }
 }
 
@@ -42,7 +47,29 @@ function niceEnd(value: number): number {
   return Math.ceil(value / step) * step;
 }
 
-function linearScale(from: number, to: number, _unit: string): RulerScale {
+/** From cold to past the limit, with ticks at whole degrees of the reader's own scale. */
+function temperatureScale(system: UnitSystem): RulerScale {
+  const unit = shownUnit('temperature', system);
+  const [from, to] = system === 'us' ? [30, 200] : [0, 90];
+  const place = (kept: number) => clampUnit((fromKept(kept, unit) - from) / (to - from));
+  const step = system === 'us' ? 5 : 2;
+  return {
+    place,
+    hasOverRange: false,
+    ticks: Array.from({ length: Math.floor((to - from) / step) + 1 }, (_, index): RulerTick => {
+      const shown = from + index * step;
+      const size = shown % (step * 10) === 0 ? 'ten' : shown % (step * 5) === 0 ? 'five' : 'unit';
+      const isLabelled = shown % (step * (system === 'us' ? 4 : 5)) === 0;
+      return {
+        at: place(toKept(shown, unit)),
+        size,
+        label: isLabelled ? String(shown) : undefined,
+      };
+    }),
+  };
+}
+
+function linearScale(from: number, to: number): RulerScale {
   const place = (value: number) => clampUnit((value - from) / (to - from));
   return { place, ticks: linearTicks(from, to, place), hasOverRange: false };
 }

@@ -180,6 +180,38 @@ export function Bench({ initial, system }: { initial: JobFile; system: UnitSyste
       />
     ));
 
+  const phoneNav = (
+    <nav className="grid grid-cols-4 border-t border-rule bg-paper lg:hidden" aria-label="More">
+      <button
+        type="button"
+        className="min-h-11 underline underline-offset-4"
+        onClick={() => setSheet('picture')}
+      >
+        Picture
+      </button>
+      <button
+        type="button"
+        className="min-h-11 underline underline-offset-4"
+        onClick={() => setSheet('logbook')}
+      >
+        Logbook {job.entries.length}
+      </button>
+      <button
+        type="button"
+        className="min-h-11 underline underline-offset-4"
+        onClick={() => setSheet('other-check')}
+      >
+        Others
+      </button>
+      <Link
+        href={`/jobs/${job.job.id}/repair`}
+        className="flex min-h-11 items-center justify-center underline underline-offset-4"
+      >
+        Repair
+      </Link>
+    </nav>
+  );
+
   const suspectLine = answer && (
     <button
       type="button"
@@ -235,13 +267,17 @@ export function Bench({ initial, system }: { initial: JobFile; system: UnitSyste
             </div>
           )}
           {answer && !check && (
-            <div className="order-1 flex-1 overflow-y-auto lg:order-none">
+            <div className="order-1 flex flex-1 flex-col overflow-y-auto lg:order-none">
               <VerdictPanel
                 job={job}
                 answer={answer.answer}
                 state={answer.state}
                 onOther={() => setSheet('other-check')}
               />
+              <div className="sticky bottom-0 mt-auto bg-sheet lg:hidden">
+                {suspectLine}
+                {phoneNav}
+              </div>
             </div>
           )}
           {check && (
@@ -291,38 +327,7 @@ export function Bench({ initial, system }: { initial: JobFile; system: UnitSyste
                   </button>
                 ))}
               </div>
-              <nav
-                className="grid grid-cols-4 border-t border-rule bg-paper lg:hidden"
-                aria-label="More"
-              >
-                <button
-                  type="button"
-                  className="min-h-11 underline underline-offset-4"
-                  onClick={() => setSheet('picture')}
-                >
-                  Picture
-                </button>
-                <button
-                  type="button"
-                  className="min-h-11 underline underline-offset-4"
-                  onClick={() => setSheet('logbook')}
-                >
-                  Logbook {job.entries.length}
-                </button>
-                <button
-                  type="button"
-                  className="min-h-11 underline underline-offset-4"
-                  onClick={() => setSheet('other-check')}
-                >
-                  Others
-                </button>
-                <Link
-                  href={`/jobs/${job.job.id}/repair`}
-                  className="flex min-h-11 items-center justify-center underline underline-offset-4"
-                >
-                  Repair
-                </Link>
-              </nav>
+              {phoneNav}
             </div>
           )}
         </div>

@@ -140,7 +140,7 @@ function LogbookLine({
           ))}
         {!removed && isReading && (
           <span className="mt-auto block w-[118px] pt-1">
-            <MiniRuler job={job} entry={entry} />
+            <MiniRuler job={job} entry={entry} system={system} />
           </span>
         )}
       </button>
@@ -149,7 +149,15 @@ function LogbookLine({
 }
 
 /** A reading on its ruler, small: the good band and the needle, in the state it was taken in. */
-export function MiniRuler({ job, entry }: { job: JobFile; entry: Entry }) {
+export function MiniRuler({
+  job,
+  entry,
+  system,
+}: {
+  job: JobFile;
+  entry: Entry;
+  system: UnitSystem;
+}) {
   if (entry.kind !== 'reading' || !entry.value) return null;
   const check = entry.check !== undefined && isCheckId(entry.check) ? entry.check : undefined;
   const quantity = check ? checkNames[check].quantity : entry.quantity;
@@ -159,7 +167,7 @@ export function MiniRuler({ job, entry }: { job: JobFile; entry: Entry }) {
   const needle = entry.value.overRange ? 'over-range' : measuredOf(entry.value)?.kept;
   return (
     <ReadingRuler
-      scale={rulerScale(quantity, good.kind === 'range' ? good.nominal : undefined)}
+      scale={rulerScale(quantity, good.kind === 'range' ? good.nominal : undefined, system)}
       good={bandOf(good)}
       needle={needle}
       label="on its ruler"

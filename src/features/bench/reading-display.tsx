@@ -38,7 +38,7 @@ export function ReadingDisplay(props: ReadingDisplayProps) {
   const { expectation, text, parsed, system, earlier } = props;
   const quantity = checkNames[expectation.check].quantity ?? 'resistance';
   const { good } = expectation;
-  const scale = rulerScale(quantity, good.kind === 'range' ? good.nominal : undefined);
+  const scale = rulerScale(quantity, good.kind === 'range' ? good.nominal : undefined, system);
   const needle = needleOf(parsed);
   const lanes = lanesOf(props);
   const typedNumber = text === 'OL' ? 'OL' : text.replace(/k$/i, '');

@@ -31,7 +31,7 @@ export function ProofList({ record, system }: { record: JobRecord; system: UnitS
               {item.entry && (
                 <>
                   <span className="w-24 shrink-0">
-                    <MiniRuler job={job} entry={item.entry} />
+                    <MiniRuler job={job} entry={item.entry} system={system} />
                   </span>
                   <span className="text-lead font-semibold text-act">
                     {entryResult(item.entry, system)}

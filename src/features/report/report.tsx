@@ -315,7 +315,7 @@ function ReadingRow({ job, line, system }: { job: JobFile; line: ReportLine; sys
         )}
       </td>
       <td className="py-1">
-        <MiniRuler job={job} entry={entry} />
+        <MiniRuler job={job} entry={entry} system={system} />
       </td>
       <td className="py-1 pl-4 text-small">{goodText(entry, good, system)}</td>
       <td className="py-1 text-small">
