@@ -22,7 +22,7 @@ export default defineConfig({
   fullyParallel: true,
   forbidOnly: true,
   globalSetup: './tests/e2e/global-setup.ts',
-  use: { launchOptions, trace: 'off' },
+  use: { launchOptions, trace: 'off', contextOptions: { reducedMotion: 'reduce' } },
   projects: [
     {
       name: 'desk',

@@ -9,7 +9,6 @@ const hiddenFaults = [
   { fault: 'upper-element.open', seed: 101 },
   { fault: 'lower-thermostat.never-closes', seed: 102 },
   { fault: 'splice-2.resistive', seed: 103 },
-  { fault: 'upper-thermostat.never-closes', seed: 104 },
 ] as const;
 
 for (const { fault, seed } of hiddenFaults) {

@@ -54,7 +54,7 @@ export function ReadingDisplay(props: ReadingDisplayProps) {
           {typedNumber}
           <span className="ml-3 text-[0.55em] font-medium">{symbol}</span>
           <span
-            className="ml-1 inline-block h-[0.72em] w-1 self-center bg-act motion-safe:animate-pulse"
+            className="ml-1 inline-block h-[0.72em] w-1 self-center bg-act caret"
             aria-hidden="true"
           />
         </output>
