@@ -95,6 +95,11 @@ describe('12.5 Ω, 240 V and 13 A cannot all be true', () => {
     expect(next).toMatchObject({ repeat: true });
   });
 
+  it('it is not asked for again of a technician without live work', () => {
+    const { next } = answer([ohms, volts, amps], { constraints: { liveWork: false } });
+    expect(next?.check ?? '').not.toMatch(/volts$|amps$/);
+  });
+
   it('if it repeats, the reading that would explain it comes next', () => {
     const again = reading('upper-element-amps', { ampere: 13.1 });
     const { warnings, next } = answer([ohms, volts, amps, again]);

@@ -172,7 +172,7 @@ function doubtToSettle(
     .filter((each) => !each.contradicted)
     .reduce((product, each) => product * (1 - each.probabilityWrong), 1);
   const { label, explainedBy = [] } = checkWords[worst.checkId];
-  const canRepeat = !state.refused.has(worst.checkId);
+  const canRepeat = !state.refused.has(worst.checkId) && isAllowed(worst.checkId, limits);
   if (worst.contradicted) {
     const rivals = doubts.filter((each) => each.checkId === worst.checkId);
     const settled = rivals.some((each) => each.taken > 1) || worst.probabilityWrong > 0.9;

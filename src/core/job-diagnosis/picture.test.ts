@@ -54,7 +54,7 @@ describe('the wiring picture', () => {
     expect([...live, ...fedBack]).toContain('upper-thermostat.2');
   });
 
-  it('draws a tripped limit open', () => {
+  it('draws a limit closed whose button did not click', () => {
     const clicked = { kind: 'observation', check: 'limit-reset-press', value: 'no-click' };
     expect(pictured(clicked).open).not.toContain('limit-pole-1');
   });
