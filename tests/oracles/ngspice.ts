@@ -4,12 +4,17 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { strayOhm, type Netlist } from '../../src/core/circuit';
 
+/** A circuit as ngspice gets it: ours, and perhaps a meter's own source between two nodes. */
+export interface JudgedCircuit extends Netlist {
+  readonly meter?: { readonly positive: string; readonly negative: string; readonly volt: number };
+}
+
 /**
  * Runs ngspice in batch mode on many circuits at once and gives every node voltage, circuit by circuit.
  * @throws Error where ngspice is missing or says that a matrix is singular: a floating node gives wrong numbers silently.
  */
 export function solveWithNgspice(
-  circuits: readonly Netlist[],
+  circuits: readonly JudgedCircuit[],
   wanted: (circuit: number) => readonly string[] = (c) => nodes(circuits[c]!),
 ): Map<string, number>[] {
   // ngspice looks up each printed vector in a list: small batches keep that from growing with the square.
@@ -20,7 +25,7 @@ export function solveWithNgspice(
 }
 
 function solveBatch(
-  circuits: readonly Netlist[],
+  circuits: readonly JudgedCircuit[],
   wanted: (circuit: number) => readonly string[],
 ): Map<string, number>[] {
   const lines = ['* circuits of Ohmmeter'];
@@ -30,9 +35,13 @@ function solveBatch(
     each.resistors.forEach(({ from, to, ohm }, k) =>
       lines.push(`R${c}_${k} ${name.get(from)} ${name.get(to)} ${ohm.toExponential(15)}`),
     );
-    each.sources.forEach(({ positive, negative, volt }, k) =>
-      lines.push(`V${c}_${k} ${name.get(positive)} ${name.get(negative)} DC ${volt}`),
+    each.sources.forEach(({ node, volt }, k) =>
+      lines.push(`V${c}_${k} ${name.get(node)} 0 DC ${volt}`),
     );
+    if (each.meter) {
+      const { positive, negative, volt } = each.meter;
+      lines.push(`VM${c} ${name.get(positive)} ${name.get(negative)} DC ${volt}`);
+    }
     nodesOf[c]!.filter((node) => node !== each.ground).forEach((node, k) =>
       lines.push(`RS${c}_${k} ${name.get(node)} 0 ${strayOhm}`),
     );
@@ -72,12 +81,13 @@ function solveBatch(
   }
 }
 
-function nodes({ ground, resistors, sources }: Netlist): string[] {
+function nodes({ ground, resistors, sources, meter }: JudgedCircuit): string[] {
   return [
     ...new Set([
       ground,
       ...resistors.flatMap((each) => [each.from, each.to]),
-      ...sources.flatMap((each) => [each.positive, each.negative]),
+      ...sources.map((each) => each.node),
+      ...(meter ? [meter.positive, meter.negative] : []),
     ]),
   ];
 }

@@ -1,2 +1,3 @@
 export * from './netlist';
+export * from './numbering';
 export * from './solve';

@@ -1,4 +1,4 @@
-/** A circuit of resistors and ideal voltage sources between named nodes. Peak or RMS: the caller's choice, kept throughout. */
+/** A circuit of resistors and voltage sources against one ground. RMS phasors: in a resistive circuit every volt is one. */
 export interface Netlist {
   /** The node that counts as 0 V. */
   readonly ground: string;
@@ -14,11 +14,14 @@ export interface Resistor {
   readonly ohm: number;
 }
 
+/** Holds a node at a voltage against ground. */
 export interface VoltageSource {
   readonly id: string;
-  readonly positive: string;
-  readonly negative: string;
+  readonly node: string;
+  /** RMS, in phase with the reference. */
   readonly volt: number;
+  /** RMS, a quarter period ahead of the reference; 0 where absent. */
+  readonly quadratureVolt?: number;
 }
 
 /** What an open path is worth. Far above the 20 MΩ at which a hand meter shows over range. */

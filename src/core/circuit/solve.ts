@@ -1,22 +1,33 @@
-import { CircuitError, strayOhm, type Netlist, type Resistor } from './netlist';
+import { CircuitError, strayOhm, type Netlist, type VoltageSource } from './netlist';
+import { numberNodes, type Numbering } from './numbering';
 
 /**
- * A factored circuit. One factorisation answers any number of probe pairs: only the right-hand side changes.
- * Modified nodal analysis: unknowns are the node voltages and the currents of the voltage sources.
+ * A factored circuit. One factorisation answers any number of probe pairs: only the injected current changes.
+ *
+ * Nodes are eliminated one by one, each star of conductances replaced by the mesh that is worth the same. Only sums,
+ * products and quotients of positive numbers occur, so that 10 mΩ beside 1 GΩ loses no digit.
  */
 export interface SolvedCircuit {
-  /** Voltage of a node against ground, in volts, with the sources on. */
+  /** Magnitude of the voltage of a node against ground, in volts, with the sources on. */
   voltageAt(node: string): number;
-  /** Current through a resistor from its `from` to its `to` end, in amperes. */
+  /** Magnitude of the current through a resistor, in amperes. */
   currentThrough(resistorId: string): number;
+  /** The same two as phasors: in phase and in quadrature. */
+  phasorAt(node: string): Phasor;
+  phasorThrough(resistorId: string): Phasor;
   /** Power turned to heat in a resistor, in watts. */
   powerIn(resistorId: string): number;
-  /** Open-circuit voltage from `a` to `b` with its sensitivities. */
+  /** Magnitude of the open-circuit voltage between two nodes, with its sensitivities. */
   probeVoltage(a: string, b: string): Probe;
   /** Resistance seen between two nodes with the sources at 0 V, with its sensitivities. */
   probeResistance(a: string, b: string): Probe;
-  /** Current through a resistor, with its sensitivities. */
+  /** Magnitude of the current through a resistor, with its sensitivities. */
   probeCurrent(resistorId: string): Probe;
+}
+
+export interface Phasor {
+  readonly inPhase: number;
+  readonly quadrature: number;
 }
 
 export interface Probe {
@@ -27,202 +38,212 @@ export interface Probe {
 
 /**
  * Sets up and factors a circuit.
- * @throws CircuitError for a resistor outside its range, an unknown node, or a system without a solution.
+ * @throws CircuitError for a resistor outside its range, an unknown node, or sources that fight.
  */
 export function solveCircuit(
   netlist: Netlist,
   numbering: Numbering = numberNodes(netlist),
 ): SolvedCircuit {
-  const { resistors, sources, ground } = netlist;
-  const { indexOf, from, to } = numbering;
-  const nodeCount = indexOf.size - 1;
-  const size = nodeCount + sources.length;
-  const matrix = new Float64Array(size * size);
-  const rightSide = new Float64Array(size);
-
-  for (let node = 0; node < nodeCount; node++) matrix[node * size + node] = 1 / strayOhm;
-  resistors.forEach((each, k) => stampResistor(matrix, size, from[k]!, to[k]!, each));
-  sources.forEach((source, position) => {
-    const row = nodeCount + position;
-    for (const [node, sign] of [
-      [indexOf.get(source.positive)!, 1],
-      [indexOf.get(source.negative)!, -1],
-    ] as const) {
-      if (node < 0) continue;
-      matrix[row * size + node] = sign;
-      matrix[node * size + row] = sign;
+  const { resistors, sources } = netlist;
+  const ohms = Float64Array.from(resistors, ({ id, ohm }) => {
+    if (!(ohm > 0 && ohm <= 1e10)) {
+      throw new CircuitError(`resistor "${id}" has ${ohm} Ω; it must be above 0 and at most 1e10`);
     }
-    rightSide[row] = source.volt;
+    return ohm;
   });
+  return solveOhms(ohms, sources, numbering);
+}
 
-  const pivots = factorInPlace(matrix, size);
-  const operating = substitute(matrix, pivots, size, rightSide);
+/** The same from the ohms alone, in the order of the netlist that was numbered. */
+export function solveOhms(
+  ohms: Float64Array,
+  sources: readonly VoltageSource[],
+  numbering: Numbering,
+): SolvedCircuit {
+  return circuitSolver(sources, numbering, () => new Float64Array(numbering.nodeCount))(ohms);
+}
+
+/**
+ * Solves one circuit after another in the same memory: what it gave is good until it is called again, and a probe until
+ * the next pair of nodes is probed. For loops over thousands of circuits.
+ */
+export function reusedSolver(
+  sources: readonly VoltageSource[],
+  numbering: Numbering,
+): (ohms: Float64Array) => SolvedCircuit {
+  const [solution, currents] = [0, 1].map(() => new Float64Array(numbering.nodeCount));
+  let turn = 0;
+  return circuitSolver(sources, numbering, () =>
+    turn++ % 2 === 0 ? solution!.fill(0) : currents!.fill(0),
+  );
+}
+
+function circuitSolver(
+  sources: readonly VoltageSource[],
+  numbering: Numbering,
+  room: () => Float64Array,
+): (ohms: Float64Array) => SolvedCircuit {
+  const { indexOf, resistorIndexOf, from, to, nodeCount } = numbering;
+  const siemens = new Float64Array(numbering.slotCount);
+  const total = new Float64Array(numbering.freeCount);
+  const network: Eliminated = { siemens, total };
+  const inPhase = new Float64Array(nodeCount);
+  const quadrature = new Float64Array(nodeCount);
+  const hasQuadrature = sources.some((source) => (source.quadratureVolt ?? 0) !== 0);
+  let ohms: Float64Array = new Float64Array(0);
 
   const node = (name: string): number => {
     const index = indexOf.get(name);
     if (index === undefined) throw new CircuitError(`no node is named "${name}"`);
     return index;
   };
-  const indexOfResistor = (id: string): number => {
-    const index = resistors.findIndex((each) => each.id === id);
-    if (index < 0) throw new CircuitError(`no resistor is named "${id}"`);
+  const resistor = (id: string): number => {
+    const index = resistorIndexOf.get(id);
+    if (index === undefined) throw new CircuitError(`no resistor is named "${id}"`);
     return index;
   };
-  const current = (solution: Float64Array, index: number): number =>
-    (voltage(solution, from[index]!) - voltage(solution, to[index]!)) / resistors[index]!.ohm;
+  const current = (solution: Float64Array, k: number): number =>
+    (solution[from[k]!]! - solution[to[k]!]!) / ohms[k]!;
+  /** Voltages with the sources at 0 V and a current fed into one node and out of another. */
   const inject = (into: number, outOf: number, ampere: number): Float64Array => {
-    const injected = new Float64Array(size);
-    if (into >= 0) injected[into] = ampere;
-    if (outOf >= 0) injected[outOf] = (injected[outOf] ?? 0) - ampere;
-    return substitute(matrix, pivots, size, injected);
+    const solution = room();
+    const currents = room();
+    currents[into]! += ampere;
+    currents[outOf]! -= ampere;
+    return substituteBack(network, numbering, solution, currents);
+  };
+  let lastPair = -1;
+  let lastAdjoint: Float64Array = inPhase;
+  const injectUnit = (one: number, other: number): Float64Array => {
+    const pair = one * nodeCount + other;
+    if (pair !== lastPair) {
+      lastAdjoint = inject(one, other, 1);
+      lastPair = pair;
+    }
+    return lastAdjoint;
+  };
+  const probed = (real: number, imaginary: number, slope: PhasorSlope): Probe => {
+    const value = hasQuadrature ? Math.hypot(real, imaginary) : Math.abs(real);
+    const sign = real < 0 ? -1 : 1;
+    return {
+      value,
+      sensitivity: (k) =>
+        hasQuadrature
+          ? value > 0
+            ? (real * slope(inPhase, k) + imaginary * slope(quadrature, k)) / value
+            : 0
+          : sign * slope(inPhase, k),
+    };
   };
 
-  return {
-    voltageAt: (name) => (name === ground ? 0 : voltage(operating, node(name))),
-    currentThrough: (id) => current(operating, indexOfResistor(id)),
+  const solved: SolvedCircuit = {
+    voltageAt: (name) => Math.hypot(inPhase[node(name)]!, quadrature[node(name)]!),
+    currentThrough: (id) => {
+      const k = resistor(id);
+      return Math.hypot(current(inPhase, k), current(quadrature, k));
+    },
+    phasorAt: (name) => ({ inPhase: inPhase[node(name)]!, quadrature: quadrature[node(name)]! }),
+    phasorThrough: (id) => ({
+      inPhase: current(inPhase, resistor(id)),
+      quadrature: current(quadrature, resistor(id)),
+    }),
     powerIn(id) {
-      const index = indexOfResistor(id);
-      return current(operating, index) ** 2 * resistors[index]!.ohm;
+      const k = resistor(id);
+      return (current(inPhase, k) ** 2 + current(quadrature, k) ** 2) * ohms[k]!;
     },
     probeVoltage(a, b) {
-      const adjoint = inject(node(a), node(b), 1);
-      return {
-        value: voltage(operating, node(a)) - voltage(operating, node(b)),
-        sensitivity: (index) => current(operating, index) * current(adjoint, index),
-      };
+      const [one, other] = [node(a), node(b)];
+      const adjoint = injectUnit(one, other);
+      return probed(
+        inPhase[one]! - inPhase[other]!,
+        quadrature[one]! - quadrature[other]!,
+        (operating, k) => current(operating, k) * current(adjoint, k),
+      );
     },
     probeResistance(a, b) {
-      const adjoint = inject(node(a), node(b), 1);
+      const [one, other] = [node(a), node(b)];
+      const adjoint = injectUnit(one, other);
       return {
-        value: voltage(adjoint, node(a)) - voltage(adjoint, node(b)),
-        sensitivity: (index) => current(adjoint, index) ** 2,
+        value: adjoint[one]! - adjoint[other]!,
+        sensitivity: (k) => current(adjoint, k) ** 2,
       };
     },
     probeCurrent(id) {
-      const probed = indexOfResistor(id);
-      const { ohm } = resistors[probed]!;
-      const adjoint = inject(from[probed]!, to[probed]!, 1 / ohm);
-      const value = current(operating, probed);
-      return {
-        value,
-        sensitivity(index) {
-          const through = current(operating, index) * current(adjoint, index);
-          return index === probed ? through - value / ohm : through;
-        },
-      };
+      const at = resistor(id);
+      const ohm = ohms[at]!;
+      const adjoint = inject(from[at]!, to[at]!, 1 / ohm);
+      lastPair = -1;
+      return probed(current(inPhase, at), current(quadrature, at), (operating, k) => {
+        const through = current(operating, k) * current(adjoint, k);
+        return k === at ? through - current(operating, at) / ohm : through;
+      });
     },
   };
-}
 
-/** Rows of the nodes, and of both ends of every resistor. Ground is −1. */
-export interface Numbering {
-  readonly indexOf: ReadonlyMap<string, number>;
-  readonly from: Int32Array;
-  readonly to: Int32Array;
-}
-
-/** Numbers the nodes of a circuit. Circuits that differ in ohms and volts alone share their numbering. */
-export function numberNodes({ ground, resistors, sources }: Netlist): Numbering {
-  const indexOf = new Map<string, number>([[ground, -1]]);
-  const add = (name: string) => {
-    if (!indexOf.has(name)) indexOf.set(name, indexOf.size - 1);
+  const hold = (solution: Float64Array, volt: (source: VoltageSource) => number) => {
+    for (const source of sources) solution[indexOf.get(source.node)!] = volt(source);
+    substituteBack(network, numbering, solution, undefined);
   };
-  for (const each of resistors) {
-    add(each.from);
-    add(each.to);
-  }
-  for (const each of sources) {
-    add(each.positive);
-    add(each.negative);
-  }
-  return {
-    indexOf,
-    from: Int32Array.from(resistors, (each) => indexOf.get(each.from)!),
-    to: Int32Array.from(resistors, (each) => indexOf.get(each.to)!),
+  return (given) => {
+    ohms = given;
+    lastPair = -1;
+    eliminate(ohms, numbering, network);
+    hold(inPhase, (source) => source.volt);
+    if (hasQuadrature) hold(quadrature, (source) => source.quadratureVolt ?? 0);
+    return solved;
   };
 }
 
-function stampResistor(
-  matrix: Float64Array,
-  size: number,
-  from: number,
-  to: number,
-  { id, ohm }: Resistor,
-) {
-  if (!(ohm > 0 && ohm <= 1e10)) {
-    throw new CircuitError(`resistor "${id}" has ${ohm} Ω; it must be above 0 and at most 1e10`);
-  }
-  const siemens = 1 / ohm;
-  if (from >= 0) matrix[from * size + from]! += siemens;
-  if (to >= 0) matrix[to * size + to]! += siemens;
-  if (from >= 0 && to >= 0) {
-    matrix[from * size + to]! -= siemens;
-    matrix[to * size + from]! -= siemens;
-  }
+type PhasorSlope = (operating: Float64Array, resistorIndex: number) => number;
+
+interface Eliminated {
+  /** Conductance in each slot at the moment its node was eliminated. */
+  readonly siemens: Float64Array;
+  /** Sum of them, by node. */
+  readonly total: Float64Array;
 }
 
-function voltage(solution: Float64Array, index: number): number {
-  return index < 0 ? 0 : solution[index]!;
-}
-
-/** LU with partial pivoting, in place. Returns the row swapped into each place. */
-function factorInPlace(matrix: Float64Array, size: number): Int32Array {
-  const pivots = new Int32Array(size);
-  for (let column = 0; column < size; column++) {
-    let best = column;
-    for (let row = column + 1; row < size; row++) {
-      if (Math.abs(matrix[row * size + column]!) > Math.abs(matrix[best * size + column]!))
-        best = row;
-    }
-    pivots[column] = best;
-    if (best !== column) swapRows(matrix, size, best, column);
-    const pivot = matrix[column * size + column]!;
-    if (!(Math.abs(pivot) > 1e-14)) {
-      throw new CircuitError(
-        'the circuit has no single solution: two voltage sources fight, or a part hangs free',
-      );
-    }
-    for (let row = column + 1; row < size; row++) {
-      const factor = matrix[row * size + column]! / pivot;
-      if (factor === 0) continue;
-      matrix[row * size + column] = factor;
-      for (let k = column + 1; k < size; k++)
-        matrix[row * size + k]! -= factor * matrix[column * size + k]!;
+function eliminate(ohms: Float64Array, numbering: Numbering, { siemens, total }: Eliminated): void {
+  const { freeCount, slotStart, resistorSlot, groundSlot } = numbering;
+  const { updateStart, updates } = numbering;
+  siemens.fill(0);
+  for (let r = 0; r < ohms.length; r++) {
+    const slot = resistorSlot[r]!;
+    if (slot >= 0) siemens[slot]! += 1 / ohms[r]!;
+  }
+  for (let k = 0; k < freeCount; k++) siemens[groundSlot[k]!]! += 1 / strayOhm;
+  for (let k = 0; k < freeCount; k++) {
+    let sum = 0;
+    for (let slot = slotStart[k]!; slot < slotStart[k + 1]!; slot++) sum += siemens[slot]!;
+    total[k] = sum;
+    for (let u = updateStart[k]!; u < updateStart[k + 1]!; u += 3) {
+      siemens[updates[u + 2]!]! += (siemens[updates[u]!]! * siemens[updates[u + 1]!]!) / sum;
     }
   }
-  return pivots;
 }
 
-function swapRows(matrix: Float64Array, size: number, one: number, other: number) {
-  for (let k = 0; k < size; k++) {
-    const kept = matrix[one * size + k]!;
-    matrix[one * size + k] = matrix[other * size + k]!;
-    matrix[other * size + k] = kept;
-  }
-}
-
-function substitute(
-  matrix: Float64Array,
-  pivots: Int32Array,
-  size: number,
-  rightSide: Float64Array,
+/** Fills in the free nodes. `solution` holds the voltages of the held nodes; `currents` what is fed into each node. */
+function substituteBack(
+  { siemens, total }: Eliminated,
+  { freeCount, slotStart, slotNode }: Numbering,
+  solution: Float64Array,
+  currents: Float64Array | undefined,
 ): Float64Array {
-  const solution = Float64Array.from(rightSide);
-  for (let row = 0; row < size; row++) {
-    const pivot = pivots[row]!;
-    const kept = solution[pivot]!;
-    solution[pivot] = solution[row]!;
-    solution[row] = kept;
+  if (currents) {
+    for (let k = 0; k < freeCount; k++) {
+      const fed = currents[k]! / total[k]!;
+      if (fed === 0) continue;
+      for (let slot = slotStart[k]!; slot < slotStart[k + 1]!; slot++) {
+        currents[slotNode[slot]!]! += fed * siemens[slot]!;
+      }
+    }
   }
-  for (let row = 0; row < size; row++) {
-    let sum = solution[row]!;
-    for (let k = 0; k < row; k++) sum -= matrix[row * size + k]! * solution[k]!;
-    solution[row] = sum;
-  }
-  for (let row = size - 1; row >= 0; row--) {
-    let sum = solution[row]!;
-    for (let k = row + 1; k < size; k++) sum -= matrix[row * size + k]! * solution[k]!;
-    solution[row] = sum / matrix[row * size + row]!;
+  for (let k = freeCount - 1; k >= 0; k--) {
+    let sum = currents ? currents[k]! : 0;
+    for (let slot = slotStart[k]!; slot < slotStart[k + 1]!; slot++) {
+      sum += siemens[slot]! * solution[slotNode[slot]!]!;
+    }
+    solution[k] = sum / total[k]!;
   }
   return solution;
 }

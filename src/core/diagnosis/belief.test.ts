@@ -11,39 +11,58 @@ const meter: MeterModel = {
   overRangeAbove: 20e6,
   most: 20e6,
 };
+const filamentGrid = {
+  points: [
+    { logRatio: -0.05, share: 0.25 },
+    { logRatio: 0, share: 0.5 },
+    { logRatio: 0.05, share: 0.25 },
+  ],
+  within: 0,
+};
 const lamp: FamilyModel = {
   hypotheses: [
-    { id: 'good', faults: [], repairs: ['none'], weight: 6 },
-    { id: 'filament', faults: ['filament.open'], repairs: ['replace-lamp'], weight: 3 },
-    { id: 'socket', faults: ['socket.burnt'], repairs: ['replace-socket'], weight: 1 },
+    { id: 'good', faults: [], repairs: ['none'], weight: 6, grid: 'fine' },
+    {
+      id: 'filament',
+      faults: ['filament.open'],
+      repairs: ['replace-lamp'],
+      weight: 3,
+      grid: 'fine',
+    },
+    {
+      id: 'socket',
+      faults: ['socket.burnt'],
+      repairs: ['replace-socket'],
+      weight: 1,
+      grid: 'fine',
+    },
   ],
   unknowns: [
     {
       id: 'filament-ohm',
-      points: [
-        { logRatio: -0.05, share: 0.25 },
-        { logRatio: 0, share: 0.5 },
-        { logRatio: 0.05, share: 0.25 },
-      ],
+      fine: filamentGrid,
+      coarse: filamentGrid,
     },
   ],
   repairOf: { 'filament.open': 'replace-lamp', 'socket.burnt': 'replace-socket' },
   healthyIndex: 0,
-  predict(index, { key }) {
-    if (key === 'look') {
-      const dark = index === 0 ? 0.05 : 0.9;
-      return { kind: 'outcomes', probabilities: { lit: 1 - dark, dark } };
-    }
-    const value = [40, 1e9, 62][index]!;
-    return {
-      kind: 'quantity',
-      meter,
-      value,
-      gradients: [index === 1 ? 0 : 40],
-      variance: index === 2 ? 25 : 0,
-      floats: false,
-    };
-  },
+  predictor:
+    ({ key }) =>
+    (index) => {
+      if (key === 'look') {
+        const dark = index === 0 ? 0.05 : 0.9;
+        return { kind: 'outcomes', probabilities: { lit: 1 - dark, dark } };
+      }
+      const value = [40, 1e9, 62][index]!;
+      return {
+        kind: 'quantity',
+        meter,
+        value,
+        gradients: [index === 1 ? 0 : 40],
+        variance: index === 2 ? 25 : 0,
+        floats: false,
+      };
+    },
   afterRepairs: (index, repairs) =>
     repairs.includes(['none', 'replace-lamp', 'replace-socket'][index]!) ? 0 : index,
 };
@@ -75,7 +94,7 @@ describe('the posterior', () => {
       Math.exp(-0.5 * ((x - mean) / spread) ** 2) / (spread * Math.sqrt(2 * Math.PI));
     const wrong = 0.55 / u(20e6) + 0.2 * density(u(41), 0.2, 0.5);
     const weights = lamp.hypotheses.map(({ weight }, index) =>
-      lamp.unknowns[0]!.points.reduce((sum, { logRatio, share }) => {
+      filamentGrid.points.reduce((sum, { logRatio, share }) => {
         const value = [40, 1e9, 62][index]! + (index === 1 ? 0 : 40) * logRatio;
         const spread = Math.sqrt(
           ((0.02 * value) ** 2 + 0.25 ** 2 + (index === 2 ? 25 : 0)) / (value ** 2 + 0.25),
@@ -138,27 +157,34 @@ describe('a reading that fits nothing', () => {
 describe('the next check', () => {
   const candidate = (checkId: string, minutes: number) => ({
     checkId,
-    observable: { key: checkId === 'look' ? 'look' : 'ohms' },
     minutes,
     accessMinutes: 0,
     hazardMinutes: 0,
     errorRate: 0.03,
+    need: { sets: 0, clears: 0 },
+    changes: 0,
+    observableIn: () => ({ key: checkId === 'look' ? 'look' : 'ohms' }),
   });
-  const prices = { wrongVerdictMinutes: 90 };
+  const start = (...candidates: ReturnType<typeof candidate>[]) => ({
+    candidates,
+    facts: [],
+    access: 0,
+  });
+  const prices = { wrongVerdictMinutes: () => 90, depth: 'rollout' } as const;
 
   it('is the one that tells most a minute', () => {
     const belief = updateBelief(family, []);
     const cheapOhms = planNext(
       family,
       belief,
-      [candidate('ohms', 1), candidate('look', 1)],
+      start(candidate('ohms', 1), candidate('look', 1)),
       prices,
     );
     expect(cheapOhms.appraisals[0]!.candidate.checkId).toBe('ohms');
     const dearOhms = planNext(
       family,
       belief,
-      [candidate('ohms', 30), candidate('look', 1)],
+      start(candidate('ohms', 30), candidate('look', 1)),
       prices,
     );
     expect(dearOhms.appraisals[0]!.candidate.checkId).toBe('look');
@@ -166,10 +192,10 @@ describe('the next check', () => {
 
   it('is not asked for once another costs more than it saves', () => {
     const sure = updateBelief(family, [ohms('1', 'over-range'), look('2', 'dark')]);
-    expect(planNext(family, sure, [candidate('ohms', 5)], prices).enough).toBe(true);
-    expect(planNext(family, updateBelief(family, []), [candidate('ohms', 5)], prices).enough).toBe(
-      false,
-    );
+    expect(planNext(family, sure, start(candidate('ohms', 5)), prices).enough).toBe(true);
+    expect(
+      planNext(family, updateBelief(family, []), start(candidate('ohms', 5)), prices).enough,
+    ).toBe(false);
   });
 
   it('expects of information what averaging over every outcome gives', () => {
@@ -186,7 +212,7 @@ describe('the next check', () => {
     const [look1] = planNext(
       family,
       updateBelief(family, []),
-      [candidate('look', 1)],
+      start(candidate('look', 1)),
       prices,
     ).appraisals;
     expect(look1!.information).toBeCloseTo(expected, 6);

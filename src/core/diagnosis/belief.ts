@@ -7,7 +7,7 @@ export interface Belief {
   readonly probabilities: Float64Array;
   /** Probability of each hypothesis, summed over the shared unknowns. */
   readonly byHypothesis: Float64Array;
-  /** Hypotheses that still matter; each of the others weighs less than one in a thousand million. */
+  /** Hypotheses that still matter; each of the others weighs less than one in ten million. */
   readonly active: readonly number[];
   readonly contributions: readonly Contribution[];
 }
@@ -22,6 +22,8 @@ export interface Contribution {
   readonly classOfRow: Uint16Array;
   /** The part of the likelihood that comes from the reading being wrong. */
   readonly wrongPart: number;
+  /** How many repairs had been done when it was taken. */
+  readonly repairsBefore: number;
   /** How many different results this observable has been given. */
   readonly rivals: number;
   readonly taken: number;
@@ -35,47 +37,130 @@ export function updateBelief<O extends Observable>(
   family: CompiledFamily<O>,
   evidence: readonly Evidence<O>[],
 ): Belief {
-  const contributions = groupRepeats(family, evidence).map((group) => weigh(family, group));
-  const logWeights = Float64Array.from(family.logPrior);
-  for (const { likelihoodOfClass, classOfRow } of contributions) {
-    const logLikelihood = likelihoodOfClass.map(Math.log);
-    for (let row = 0; row < family.rowCount; row++) {
-      logWeights[row]! += logLikelihood[classOfRow[row]!]!;
-    }
+  const groups = groupRepeats(family, evidence);
+  const started = continued(family, groups);
+  const contributions = [...started.belief.contributions];
+  const probabilities = Float64Array.from(started.belief.probabilities);
+  let scale = 1;
+  for (const group of groups.slice(started.groupCount)) {
+    const contribution = weigh(family, group);
+    scale = multiplyIn(probabilities, contribution, scale);
+    contributions.push(contribution);
   }
-  const probabilities = normalised(logWeights);
-  const byHypothesis = sumOverPoints(family, probabilities);
-  const active = [...byHypothesis.keys()].filter((h) => byHypothesis[h]! > 1e-9);
+  const belief = settled(family, probabilities, contributions, scale);
+  lastBeliefs.set(family, { groups, belief });
+  return belief;
+}
+
+interface WeighedBefore {
+  readonly groups: readonly RepeatGroup[];
+  readonly belief: Belief;
+}
+
+/** The last belief of each family: a logbook grows at its end, and what was weighed need not be weighed again. */
+const lastBeliefs = new WeakMap<object, WeighedBefore>();
+
+function continued<O extends Observable>(
+  family: CompiledFamily<O>,
+  groups: readonly RepeatGroup<O>[],
+): { readonly belief: Belief; readonly groupCount: number } {
+  const last = lastBeliefs.get(family);
+  const isPrefix =
+    last !== undefined &&
+    last.groups.length <= groups.length &&
+    last.groups.every((group, k) => sameGroup(group, groups[k]!));
+  if (isPrefix) return { belief: last.belief, groupCount: last.groups.length };
+  const none: Belief = {
+    probabilities: family.prior,
+    byHypothesis: new Float64Array(0),
+    active: [],
+    contributions: [],
+  };
+  return { belief: none, groupCount: 0 };
+}
+
+function sameGroup(one: RepeatGroup, other: RepeatGroup): boolean {
+  return (
+    one.repairKey === other.repairKey &&
+    one.rivals === other.rivals &&
+    one.members.length === other.members.length &&
+    one.members.every((each, k) => {
+      const twin = other.members[k]!;
+      return (
+        each.entryId === twin.entryId &&
+        each.errorRate === twin.errorRate &&
+        each.observable.key === twin.observable.key &&
+        sameResult(each.result, twin.result)
+      );
+    })
+  );
+}
+
+function sameResult(one: Evidence['result'], other: Evidence['result']): boolean {
+  if (one.kind === 'number') return other.kind === 'number' && one.value === other.value;
+  if (one.kind === 'outcome') return other.kind === 'outcome' && one.outcome === other.outcome;
+  return other.kind === 'over-range' && one.above === other.above;
+}
+
+/** The belief after one more result of something that was not looked at before. */
+export function addEvidence<O extends Observable>(
+  family: CompiledFamily<O>,
+  belief: Belief,
+  evidence: Evidence<O>,
+): Belief {
+  const contribution = weigh(family, {
+    members: [evidence],
+    repairKey: evidence.repairsBefore.join(' '),
+    rivals: 0,
+  });
+  const probabilities = Float64Array.from(belief.probabilities);
+  const scale = multiplyIn(probabilities, contribution, 1);
+  return settled(family, probabilities, [...belief.contributions, contribution], scale);
+}
+
+/**
+ * Multiplies by the likelihoods; `scale` brings the sum before back to 1, so that nothing runs down to zero.
+ * Gives the scale for the next time.
+ */
+function multiplyIn(
+  probabilities: Float64Array,
+  { likelihoodOfClass, classOfRow }: Contribution,
+  scale: number,
+): number {
+  const scaled = likelihoodOfClass.map((each) => each * scale);
+  let sum = 0;
+  for (let row = 0; row < probabilities.length; row++) {
+    const probability = probabilities[row]! * scaled[classOfRow[row]!]!;
+    probabilities[row] = probability;
+    sum += probability;
+  }
+  return 1 / sum;
+}
+
+function settled(
+  { model, rowStart }: CompiledFamily<never>,
+  probabilities: Float64Array,
+  contributions: readonly Contribution[],
+  scale = 1,
+): Belief {
+  if (scale !== 1)
+    for (let row = 0; row < probabilities.length; row++) probabilities[row]! *= scale;
+  const byHypothesis = new Float64Array(model.hypotheses.length);
+  const active: number[] = [];
+  for (let h = 0; h < byHypothesis.length; h++) {
+    let sum = 0;
+    for (let row = rowStart[h]!; row < rowStart[h + 1]!; row++) sum += probabilities[row]!;
+    byHypothesis[h] = sum;
+    if (sum > leastActive) active.push(h);
+  }
   return { probabilities, byHypothesis, active, contributions };
 }
 
-function sumOverPoints(
-  { model, pointCount }: CompiledFamily<never>,
-  probabilities: Float64Array,
-): Float64Array {
-  return Float64Array.from(model.hypotheses, (_, h) => {
-    let sum = 0;
-    for (let row = h * pointCount; row < (h + 1) * pointCount; row++) sum += probabilities[row]!;
-    return sum;
-  });
-}
-
-function normalised(logWeights: Float64Array): Float64Array {
-  let most = -Infinity;
-  for (const each of logWeights) if (each > most) most = each;
-  let sum = 0;
-  const probabilities = new Float64Array(logWeights.length);
-  for (let row = 0; row < logWeights.length; row++) {
-    const weight = Math.exp(logWeights[row]! - most);
-    probabilities[row] = weight;
-    sum += weight;
-  }
-  for (let row = 0; row < probabilities.length; row++) probabilities[row]! /= sum;
-  return probabilities;
-}
+/** A hypothesis that weighs less is no longer looked at when readings are explained and checks planned. */
+const leastActive = 1e-7;
 
 /** The same reading taken twice is one reading, better vouched for: its values are averaged and its weight is capped. */
-interface RepeatGroup<O extends Observable> {
+interface RepeatGroup<O extends Observable = Observable> {
   readonly members: Evidence<O>[];
   readonly repairKey: string;
   rivals: number;
@@ -116,7 +201,9 @@ function agree<O extends Observable>(
     );
   }
   if (one.result.kind === 'over-range' || other.result.kind === 'over-range') return true;
-  const outcome = family.table(one.observable).classes[0]!;
+  const table = family.table(one.observable);
+  table.ensureAll();
+  const outcome = table.classes[0]!;
   if (outcome.kind !== 'quantity') return false;
   const { relativeError, floor } = outcome.meter;
   const difference = Math.abs(one.result.value - other.result.value);
@@ -128,7 +215,9 @@ function weigh<O extends Observable>(
   { members, rivals }: RepeatGroup<O>,
 ): Contribution {
   const first = members[0]!;
-  const { classes, classOfRow } = family.table(first.observable);
+  const table = family.table(first.observable);
+  table.ensureAll();
+  const { classes, classOfRow } = table;
   // A slip that repeats is rarer than a slip, but not independent of it: meters and habits stay the same.
   const errorRate = first.errorRate * (members.length > 1 ? 0.2 : 1);
   const result =
@@ -147,6 +236,7 @@ function weigh<O extends Observable>(
     likelihoodOfClass,
     classOfRow: rowsAfter ? Uint16Array.from(rowsAfter, (after) => classOfRow[after]!) : classOfRow,
     wrongPart,
+    repairsBefore: first.repairsBefore.length,
     rivals,
     taken: members.length,
   };
@@ -158,11 +248,36 @@ function mean(members: readonly Evidence[]): number {
   return sum / members.length;
 }
 
-/** Probability of each first repair, in the order of `family.repairs`. */
-export function repairProbabilities(family: CompiledFamily<never>, belief: Belief): Float64Array {
-  const sums = new Float64Array(family.repairs.length);
+/** Probability of each set of repairs, in the order of `family.repairSets`. */
+export function setProbabilities(family: CompiledFamily<never>, belief: Belief): Float64Array {
+  const sums = new Float64Array(family.repairSets.length);
   for (const h of belief.active) {
-    sums[family.repairOfHypothesis[h]!]! += belief.byHypothesis[h]!;
+    sums[family.setOfHypothesis[h]!]! += belief.byHypothesis[h]!;
   }
   return sums;
+}
+
+/** Probability that each repair is needed, alone or with another, in the order of `family.repairs`. */
+export function repairProbabilities(family: CompiledFamily<never>, belief: Belief): Float64Array {
+  const sums = new Float64Array(family.repairs.length);
+  const indexes = family.repairSets.map((set) => set.map((each) => family.repairs.indexOf(each)));
+  setProbabilities(family, belief).forEach((each, set) => {
+    for (const repair of indexes[set]!) sums[repair]! += each;
+  });
+  return sums;
+}
+
+/** The belief about what still stands: the weight of every hypothesis goes to what the repairs leave of it. */
+export function beliefAfterRepairs(
+  family: CompiledFamily<never>,
+  belief: Belief,
+  repairs: readonly string[],
+): Belief {
+  const rowsAfter = family.rowsAfter(repairs);
+  if (!rowsAfter) return belief;
+  const probabilities = new Float64Array(belief.probabilities.length);
+  for (let row = 0; row < probabilities.length; row++) {
+    probabilities[rowsAfter[row]!]! += belief.probabilities[row]!;
+  }
+  return settled(family, probabilities, belief.contributions);
 }

@@ -1,5 +1,6 @@
+import { gridOf, nearestPoints, type Grid } from './grid';
 import { spreadOnScale, toScale, type OutcomeClass } from './meter';
-import type { FamilyModel, Observable, QuantityPrediction } from './model';
+import type { FamilyModel, Observable, Prediction, QuantityPrediction } from './model';
 
 /**
  * A family compiled for one plate: a row for every hypothesis at every grid point of the shared unknowns, and for every
@@ -8,70 +9,88 @@ import type { FamilyModel, Observable, QuantityPrediction } from './model';
 export interface CompiledFamily<O extends Observable = Observable> {
   readonly model: FamilyModel<O>;
   readonly rowCount: number;
-  readonly pointCount: number;
-  /** Natural logarithm of the prior of each row; the priors sum to 1. */
-  readonly logPrior: Float64Array;
-  /** Repairs in a fixed order, and the first repair of each hypothesis as an index into it. */
+  /** First row of each hypothesis, and one past the last at the end. */
+  readonly rowStart: Uint32Array;
+  /** Prior of each row; they sum to 1. */
+  readonly prior: Float64Array;
+  /** All repairs in a fixed order. */
   readonly repairs: readonly string[];
-  readonly repairOfHypothesis: Uint8Array;
+  /** Sets of repairs that end a hypothesis, each sorted, in a fixed order; and the set of each hypothesis. */
+  readonly repairSets: readonly (readonly string[])[];
+  readonly setOfHypothesis: Uint16Array;
   table(observable: O): ObservableTable;
   /** For each row, the row that stands after the repairs. */
   rowsAfter(repairs: readonly string[]): Uint32Array | undefined;
 }
 
+/** Filled as hypotheses are asked about: those that no longer matter are never predicted. */
 export interface ObservableTable {
   readonly classes: readonly OutcomeClass[];
   readonly classOfRow: Uint16Array;
   /** For each hypothesis, 1 where its class does not depend on the shared unknowns: most do not, and cost no loop. */
   readonly isFlat: Uint8Array;
+  ensure(hypothesis: number): void;
+  ensureThese(hypotheses: readonly number[]): void;
+  ensureAll(): void;
 }
 
 /** Two predictions share a class if they differ by less than this share of the meter's spread. */
 const classWidth = 0.4;
 
 export function compileFamily<O extends Observable>(model: FamilyModel<O>): CompiledFamily<O> {
-  const grid = gridPoints(model);
-  const pointCount = grid.length;
-  const rowCount = model.hypotheses.length * pointCount;
-  const logPrior = new Float64Array(rowCount);
-  const repairOfHypothesis = new Uint8Array(model.hypotheses.length);
-  const repairs = [...new Set(model.hypotheses.map((each) => each.repairs[0]!))].sort();
-  const totalWeight = model.hypotheses.reduce((sum, each) => sum + each.weight, 0);
-
-  model.hypotheses.forEach((hypothesis, index) => {
-    repairOfHypothesis[index] = repairs.indexOf(hypothesis.repairs[0]!);
-    grid.forEach((point, offset) => {
-      const row = index * pointCount + offset;
-      logPrior[row] = Math.log((hypothesis.weight / totalWeight) * point.share);
-    });
+  const { hypotheses } = model;
+  const grids = { fine: gridOf(model, 'fine'), coarse: gridOf(model, 'coarse') };
+  const rowStart = new Uint32Array(hypotheses.length + 1);
+  hypotheses.forEach(({ grid }, h) => {
+    rowStart[h + 1] = rowStart[h]! + grids[grid].points.length;
   });
+  const rowCount = rowStart[hypotheses.length]!;
+  const isCoarse = Uint8Array.from(hypotheses, ({ grid }) => (grid === 'coarse' ? 1 : 0));
+  const prior = new Float64Array(rowCount);
+  const totalWeight = hypotheses.reduce((sum, each) => sum + each.weight, 0);
+  hypotheses.forEach(({ weight, grid }, h) =>
+    grids[grid].points.forEach(({ share }, offset) => {
+      prior[rowStart[h]! + offset] = (weight / totalWeight) * share;
+    }),
+  );
+  const keys = hypotheses.map(({ repairs }) => [...repairs].sort().join(' '));
+  const setKeys = [...new Set(keys)].sort();
 
   const tables = new Map<string, ObservableTable>();
   const rowMaps = new Map<string, Uint32Array>();
+  const nearest = {
+    fine: nearestPoints(grids.fine, grids.fine),
+    coarse: nearestPoints(grids.coarse, grids.fine),
+  };
   return {
     model,
     rowCount,
-    pointCount,
-    logPrior,
-    repairs,
-    repairOfHypothesis,
+    rowStart,
+    prior,
+    repairs: [...new Set(hypotheses.flatMap((each) => each.repairs))].sort(),
+    repairSets: setKeys.map((key) => key.split(' ')),
+    setOfHypothesis: Uint16Array.from(keys, (key) => setKeys.indexOf(key)),
     table(observable) {
       let found = tables.get(observable.key);
       if (!found) {
-        found = compileTable(model, observable, grid);
+        found = openTable(model, observable, rowStart, isCoarse, grids);
         tables.set(observable.key, found);
       }
       return found;
     },
     rowsAfter(done) {
       if (done.length === 0) return undefined;
-      const key = [...done].sort().join(' ');
+      const key = [...new Set(done)].sort().join(' ');
       let found = rowMaps.get(key);
       if (!found) {
         found = new Uint32Array(rowCount);
-        for (let h = 0; h < model.hypotheses.length; h++) {
+        for (let h = 0; h < hypotheses.length; h++) {
           const after = model.afterRepairs(h, done);
-          for (let g = 0; g < pointCount; g++) found[h * pointCount + g] = after * pointCount + g;
+          const [from, to] = [hypotheses[h]!.grid, hypotheses[after]!.grid];
+          for (let row = rowStart[h]!; row < rowStart[h + 1]!; row++) {
+            const offset = row - rowStart[h]!;
+            found[row] = rowStart[after]! + (from === to ? offset : nearest[from][offset]!);
+          }
         }
         rowMaps.set(key, found);
       }
@@ -80,33 +99,19 @@ export function compileFamily<O extends Observable>(model: FamilyModel<O>): Comp
   };
 }
 
-interface GridPoint {
-  /** Which point of each unknown's own grid. */
-  readonly steps: readonly number[];
-  readonly logRatios: readonly number[];
-  readonly share: number;
-}
-
-function gridPoints({ unknowns }: FamilyModel<never>): GridPoint[] {
-  let points: GridPoint[] = [{ steps: [], logRatios: [], share: 1 }];
-  for (const unknown of unknowns) {
-    points = points.flatMap((each) =>
-      unknown.points.map(({ logRatio, share }, step) => ({
-        steps: [...each.steps, step],
-        logRatios: [...each.logRatios, logRatio],
-        share: each.share * share,
-      })),
-    );
-  }
-  return points;
-}
-
-function compileTable<O extends Observable>(
+function openTable<O extends Observable>(
   model: FamilyModel<O>,
   observable: O,
-  grid: readonly GridPoint[],
+  rowStart: Uint32Array,
+  isCoarse: Uint8Array,
+  grids: Readonly<Record<'fine' | 'coarse', Grid>>,
 ): ObservableTable {
-  const classOfRow = new Uint16Array(model.hypotheses.length * grid.length);
+  const count = model.hypotheses.length;
+  const classOfRow = new Uint16Array(rowStart[count]!);
+  const isFlat = new Uint8Array(count);
+  const isFilled = new Uint8Array(count);
+  let filled = 0;
+  let predict: ReturnType<FamilyModel<O>['predictor']> | undefined;
   const classes: OutcomeClass[] = [];
   const classByKey = new Map<string | number, number>();
   const classFor = (key: string | number, make: () => OutcomeClass): number => {
@@ -119,93 +124,99 @@ function compileTable<O extends Observable>(
     return index;
   };
 
-  const quantityClass = (prediction: QuantityPrediction, point: GridPoint): number => {
-    const { centre, spread } = placed(prediction, point);
-    const place = Math.round(centre / (classWidth * Math.min(spread, 0.05)));
-    return classFor(place * 1024 + Math.round(Math.log(spread) * 4) + 512, () => ({
-      kind: 'quantity',
-      meter: prediction.meter,
-      centre,
-      spread,
-    }));
-  };
-
-  const combinations = combinationsOf(grid);
-  for (let h = 0; h < model.hypotheses.length; h++) {
-    const prediction = model.predict(h, observable);
-    const start = h * grid.length;
+  const place = (prediction: Prediction, grid: Grid): Placed => {
     if (prediction.kind === 'outcomes') {
       const { probabilities } = prediction;
-      const key = Object.values(probabilities)
-        .map((each) => each.toFixed(4))
-        .join(' ');
-      classOfRow.fill(
-        classFor(key, () => ({ kind: 'outcomes', probabilities })),
-        start,
-        start + grid.length,
-      );
-      continue;
-    }
-    const { ofPoint, representatives } = combinations(prediction);
-    const found = representatives.map((point) => quantityClass(prediction, grid[point]!));
-    for (let g = 0; g < grid.length; g++) classOfRow[start + g] = found[ofPoint[g]!]!;
-  }
-  const isFlat = Uint8Array.from(model.hypotheses, (_, h) => {
-    const start = h * grid.length;
-    for (let g = 1; g < grid.length; g++) {
-      if (classOfRow[start + g] !== classOfRow[start]) return 0;
-    }
-    return 1;
-  });
-  return { classes, classOfRow, isFlat };
-}
-
-interface Combinations {
-  /** Which combination each grid point belongs to. */
-  readonly ofPoint: Uint8Array;
-  /** A grid point of each combination. */
-  readonly representatives: readonly number[];
-}
-
-/** Grid points that differ only in what a reading does not depend on share its class: they are told apart by the rest. */
-function combinationsOf(
-  grid: readonly GridPoint[],
-): (prediction: QuantityPrediction) => Combinations {
-  const byMask = new Map<number, Combinations>();
-  return ({ gradients, floats }) => {
-    let mask = 0;
-    if (!floats) gradients.forEach((each, u) => (mask |= each === 0 ? 0 : 1 << u));
-    let found = byMask.get(mask);
-    if (!found) {
-      const keys = grid.map(({ steps }) =>
-        steps.map((step, u) => (mask & (1 << u) ? step : 0)).join(' '),
-      );
-      const distinct = [...new Set(keys)];
-      found = {
-        ofPoint: Uint8Array.from(keys, (key) => distinct.indexOf(key)),
-        representatives: distinct.map((key) => keys.indexOf(key)),
+      let key = '';
+      for (const each of Object.values(probabilities)) key += `${each.toFixed(4)} `;
+      return {
+        found: [classFor(key, () => ({ kind: 'outcomes', probabilities }))],
+        ofPoint: undefined,
       };
-      byMask.set(mask, found);
     }
-    return found;
+    const { ofPoint, representatives } = grid.combinations(prediction);
+    const found = representatives.map((point) => {
+      const { centre, spread } = placed(prediction, grid, point);
+      const at = Math.round(centre / (classWidth * Math.min(spread, 0.05)));
+      return classFor(at * 1024 + Math.round(Math.log(spread) * 4) + 512, () => ({
+        kind: 'quantity',
+        meter: prediction.meter,
+        centre,
+        spread,
+      }));
+    });
+    return { found, ofPoint: found.every((each) => each === found[0]) ? undefined : ofPoint };
   };
+
+  // Hypotheses with the same circuit share their prediction, and with it their classes.
+  const placings = { fine: new Map<Prediction, Placed>(), coarse: new Map<Prediction, Placed>() };
+  const fill = (h: number) => {
+    isFilled[h] = 1;
+    predict ??= model.predictor(observable);
+    const prediction = predict(h);
+    const grid = isCoarse[h] === 1 ? 'coarse' : 'fine';
+    let known = placings[grid].get(prediction);
+    if (!known) {
+      known = place(prediction, grids[grid]);
+      placings[grid].set(prediction, known);
+    }
+    const { found, ofPoint } = known;
+    const start = rowStart[h]!;
+    const end = rowStart[h + 1]!;
+    isFlat[h] = ofPoint ? 0 : 1;
+    if (ofPoint)
+      for (let row = start; row < end; row++) classOfRow[row] = found[ofPoint[row - start]!]!;
+    else classOfRow.fill(found[0]!, start, end);
+    filled += 1;
+    if (filled < count) return;
+    // What was kept for speed is of no use any more.
+    predict = undefined;
+    placings.fine.clear();
+    placings.coarse.clear();
+  };
+
+  return {
+    classes,
+    classOfRow,
+    isFlat,
+    ensure(h) {
+      if (isFilled[h] === 0) fill(h);
+    },
+    ensureThese(hypotheses) {
+      if (filled === count) return;
+      for (const h of hypotheses) if (isFilled[h] === 0) fill(h);
+    },
+    ensureAll() {
+      if (filled === count) return;
+      for (let h = 0; h < count; h++) if (isFilled[h] === 0) fill(h);
+    },
+  };
+}
+
+interface Placed {
+  /** Classes of each combination of grid points. */
+  readonly found: readonly number[];
+  /** Which combination each grid point belongs to; undefined where all are the same class. */
+  readonly ofPoint: Uint8Array | undefined;
 }
 
 function placed(
   prediction: QuantityPrediction,
-  point: GridPoint,
+  { points, within }: Grid,
+  point: number,
 ): { centre: number; spread: number } {
   const { meter, floats } = prediction;
   if (floats && meter.phantomUpTo !== undefined) {
     const centre = toScale(meter.phantomUpTo, meter) / 2;
     return { centre, spread: centre * 0.8 };
   }
-  let value = prediction.value;
-  prediction.gradients.forEach((gradient, index) => {
-    value += gradient * point.logRatios[index]!;
+  let { value, variance } = prediction;
+  prediction.gradients.forEach((gradient, u) => {
+    value += gradient * points[point]!.logRatios[u]!;
+    variance += (gradient * within[u]!) ** 2;
   });
   return {
     centre: toScale(value, meter),
-    spread: spreadOnScale(value, prediction.variance, meter),
+    spread: spreadOnScale(value, variance, meter),
   };
 }

@@ -1,47 +1,60 @@
-import type { Belief, Contribution } from './belief';
-import type { CompiledFamily } from './compile';
-import { classMasses } from './plan';
+import { repairProbabilities, type Belief, type Contribution } from './belief';
+import type { CompiledFamily, ObservableTable } from './compile';
 import { fromScale, overRangeChance, type OutcomeClass } from './meter';
 import type { Observable } from './model';
 
 export interface Suspect {
   /** The repair to do first. */
   readonly repair: string;
+  /** All repairs of the likeliest set that begins with it. */
   readonly repairs: readonly string[];
+  /** Probability that this repair is the one to do first. */
   readonly probability: number;
+  /** Sets of repairs that begin with it, where more than the one; the likeliest first. */
+  readonly sets: readonly { readonly repairs: readonly string[]; readonly probability: number }[];
   readonly faults: readonly { readonly id: string; readonly probability: number }[];
   readonly why: readonly { readonly entry: string; readonly decibans: number }[];
 }
 
 /** Every repair with its probability, its faults and the entries that speak for and against it; most likely first. */
 export function listSuspects(family: CompiledFamily<never>, belief: Belief): Suspect[] {
-  const { model, repairs } = family;
-  const { byHypothesis } = belief;
-  const weights = belief.contributions.map((each) => weightsByRepair(family, belief, each));
-  const suspects = repairs.map((repair, repairIndex) => {
+  const { model, repairSets, setOfHypothesis } = family;
+  const firstOfSet = firstRepairs(family, belief);
+  const weights = belief.contributions.map((each) =>
+    weightsByRepair(family, belief, each, firstOfSet),
+  );
+  const suspects = family.repairs.map((repair, index) => {
     const faults = new Map<string, number>();
-    const sets = new Map<string, number>();
+    const sets = new Map<number, number>();
     let probability = 0;
-    model.hypotheses.forEach((hypothesis, index) => {
-      if (hypothesis.repairs[0] !== repair) return;
-      const share = byHypothesis[index]!;
+    for (let h = 0; h < setOfHypothesis.length; h++) {
+      const set = setOfHypothesis[h]!;
+      if (firstOfSet[set] !== index) continue;
+      const share = belief.byHypothesis[h]!;
       probability += share;
-      const named = hypothesis.faults.length > 0 ? hypothesis.faults : ['no-fault'];
-      for (const fault of named) faults.set(fault, (faults.get(fault) ?? 0) + share);
-      const key = hypothesis.repairs.join(' ');
-      sets.set(key, (sets.get(key) ?? 0) + share);
-    });
-    const likeliest = [...sets].sort((one, other) => other[1] - one[1])[0]![0];
+      const named = model.hypotheses[h]!.faults;
+      for (const fault of named.length > 0 ? named : ['no-fault']) {
+        faults.set(fault, (faults.get(fault) ?? 0) + share);
+      }
+      sets.set(set, (sets.get(set) ?? 0) + share);
+    }
+    const likely = [...sets]
+      .map(([set, share]) => ({
+        repairs: [repair, ...repairSets[set]!.filter((each) => each !== repair)],
+        probability: share,
+      }))
+      .sort((one, other) => other.probability - one.probability);
     return {
       repair,
-      repairs: likeliest.split(' '),
+      repairs: likely[0]?.repairs ?? [repair],
       probability,
+      sets: likely.filter((each) => each.probability > 0.005).slice(0, 6),
       faults: [...faults]
         .map(([id, each]) => ({ id, probability: each }))
         .filter((each) => each.probability > 1e-4)
         .sort((one, other) => other.probability - one.probability),
       why: belief.contributions.flatMap(({ entryIds }, c) => {
-        const decibans = weights[c]![repairIndex]!;
+        const decibans = weights[c]![index]!;
         return entryIds.map((entry) => ({ entry, decibans: decibans / entryIds.length }));
       }),
     };
@@ -51,24 +64,36 @@ export function listSuspects(family: CompiledFamily<never>, belief: Belief): Sus
   );
 }
 
+/** Of two repairs that are both needed, the surer one is done first. By set, an index into `family.repairs`. */
+function firstRepairs(family: CompiledFamily<never>, belief: Belief): Uint8Array {
+  const sure = repairProbabilities(family, belief);
+  return Uint8Array.from(family.repairSets, (set) =>
+    set
+      .map((each) => family.repairs.indexOf(each))
+      .reduce((best, each) => (sure[each]! > sure[best]! ? each : best)),
+  );
+}
+
 /**
  * Weight of evidence of a contribution for each repair against all else, in decibans: 10·log10 of the ratio of its
  * likelihoods, given all the other entries.
  */
 function weightsByRepair(
-  family: CompiledFamily<never>,
+  { repairs, rowStart, setOfHypothesis }: CompiledFamily<never>,
   belief: Belief,
   { likelihoodOfClass, classOfRow }: Contribution,
+  firstOfSet: Uint8Array,
 ): Float64Array {
-  const count = family.repairs.length;
+  const count = repairs.length;
   const withEntry = new Float64Array(count);
   const without = new Float64Array(count);
-  family.repairOfHypothesis.forEach((repair, h) => {
+  for (let h = 0; h < setOfHypothesis.length; h++) {
+    const repair = firstOfSet[setOfHypothesis[h]!]!;
     withEntry[repair]! += belief.byHypothesis[h]!;
-    for (let row = h * family.pointCount; row < (h + 1) * family.pointCount; row++) {
+    for (let row = rowStart[h]!; row < rowStart[h + 1]!; row++) {
       without[repair]! += belief.probabilities[row]! / likelihoodOfClass[classOfRow[row]!]!;
     }
-  });
+  }
   const allWith = sum(withEntry);
   const allWithout = sum(without);
   return withEntry.map((each, repair) => {
@@ -84,6 +109,7 @@ const sum = (values: Float64Array) => values.reduce((total, each) => total + eac
 export interface Doubt {
   readonly entryIds: readonly string[];
   readonly checkId: string;
+  readonly observableKey: string;
   readonly probabilityWrong: number;
   readonly taken: number;
   /** True where the same check has also given another result. */
@@ -99,17 +125,18 @@ export interface Consistency {
 
 /** How well the readings fit one unit, and which of them does not. */
 export function judgeConsistency(family: CompiledFamily<never>, belief: Belief): Consistency {
-  const { probabilities, active, contributions } = belief;
-  const { pointCount } = family;
+  const { probabilities, byHypothesis, active, contributions } = belief;
+  const { rowStart } = family;
   const wrongOfClass = contributions.map(({ likelihoodOfClass, wrongPart }) =>
     likelihoodOfClass.map((likelihood) => Math.min(1, wrongPart / likelihood)),
   );
   const wrong = new Float64Array(contributions.length);
   let allTrue = 0;
   for (const h of active) {
-    for (let row = h * pointCount; row < (h + 1) * pointCount; row++) {
+    if (byHypothesis[h]! < 1e-5) continue;
+    for (let row = rowStart[h]!; row < rowStart[h + 1]!; row++) {
       const probability = probabilities[row]!;
-      if (probability < 1e-9) continue;
+      if (probability < 1e-6) continue;
       let right = 1;
       for (let c = 0; c < contributions.length; c++) {
         const share = wrongOfClass[c]![contributions[c]!.classOfRow[row]!]!;
@@ -122,6 +149,7 @@ export function judgeConsistency(family: CompiledFamily<never>, belief: Belief):
   const doubts = contributions.map((each, c) => ({
     entryIds: each.entryIds,
     checkId: each.checkId,
+    observableKey: each.observableKey,
     probabilityWrong: wrong[c]!,
     taken: each.taken,
     contradicted: each.rivals > 0,
@@ -154,19 +182,38 @@ export function expectBands<O extends Observable>(
   observable: O,
 ): ExpectedBand[] {
   const table = family.table(observable);
-  const masses = classMasses(family, belief, table);
-  const repairCount = family.repairs.length;
+  const firstOfSet = firstRepairs(family, belief);
+  const masses = classMassesByRepair(family, belief, table, firstOfSet);
   const bands: ExpectedBand[] = [];
   family.repairs.forEach((repair, r) => {
     const parts = table.classes.map((outcome, c) => ({
       outcome,
-      mass: masses.byRepair[c * repairCount + r]!,
+      mass: masses[c * family.repairs.length + r]!,
     }));
     bands.push(...bandsOf(repair, parts));
   });
   return bands
     .filter((each) => each.probability > 0.002)
     .sort((one, other) => other.probability - one.probability);
+}
+
+/** Probability of each outcome class together with each first repair. */
+function classMassesByRepair(
+  { rowStart, repairs, setOfHypothesis }: CompiledFamily<never>,
+  belief: Belief,
+  table: ObservableTable,
+  firstOfSet: Uint8Array,
+): Float64Array {
+  const matters = belief.active.filter((h) => belief.byHypothesis[h]! > 1e-5);
+  for (const h of matters) table.ensure(h);
+  const masses = new Float64Array(table.classes.length * repairs.length);
+  for (const h of matters) {
+    const repair = firstOfSet[setOfHypothesis[h]!]!;
+    for (let row = rowStart[h]!; row < rowStart[h + 1]!; row++) {
+      masses[table.classOfRow[row]! * repairs.length + repair]! += belief.probabilities[row]!;
+    }
+  }
+  return masses;
 }
 
 interface ClassPart {

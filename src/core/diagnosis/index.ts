@@ -1,5 +1,6 @@
-export * from './model';
-export * from './compile';
 export * from './belief';
-export * from './plan';
+export * from './compile';
 export * from './explain';
+export * from './model';
+export * from './plan';
+export type { Outlook } from './rollout';

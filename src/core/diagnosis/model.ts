@@ -7,8 +7,8 @@ export interface FamilyModel<O extends Observable = Observable> {
   readonly unknowns: readonly SharedUnknown[];
   /** Repair by fault id. */
   readonly repairOf: Readonly<Record<string, string>>;
-  /** What the observable would show under the hypothesis at that index. */
-  predict(hypothesisIndex: number, observable: O): Prediction;
+  /** What the observable would show, as a function of the index of a hypothesis. */
+  predictor(observable: O): (hypothesisIndex: number) => Prediction;
   /** The hypothesis that stands after the repairs are done: the same one without their faults. */
   afterRepairs(hypothesisIndex: number, repairs: readonly string[]): number;
   /** Index of the hypothesis that nothing is wrong. */
@@ -23,12 +23,21 @@ export interface Hypothesis {
   readonly repairs: readonly string[];
   /** Prior weight, relative. */
   readonly weight: number;
+  /** How finely the shared unknowns are told apart inside it. */
+  readonly grid: 'fine' | 'coarse';
 }
 
 export interface SharedUnknown {
   readonly id: string;
+  readonly fine: UnknownGrid;
+  readonly coarse: UnknownGrid;
+}
+
+export interface UnknownGrid {
   /** Natural logarithm of true over nominal, at each grid point, with its share. */
   readonly points: readonly { readonly logRatio: number; readonly share: number }[];
+  /** Spread that is left inside a cell of the grid, natural logarithm. */
+  readonly within: number;
 }
 
 /** Something that can be looked at or measured, in a stated state. Equal keys mean equal predictions. */
@@ -43,7 +52,7 @@ export interface QuantityPrediction {
   readonly meter: MeterModel;
   /** In kept units, at nominal values of the shared unknowns. */
   readonly value: number;
-  /** ∂value/∂(log ratio) for each shared unknown, in the order of `unknowns`. */
+  /** ∂value/∂(log ratio) for each shared unknown, in the order of `unknowns`; 0 for those left out at the end. */
   readonly gradients: readonly number[];
   /** Variance from everything that is not shared, in kept units squared; without the meter's own error. */
   readonly variance: number;
@@ -87,14 +96,38 @@ export type EvidenceResult =
   | { readonly kind: 'over-range'; readonly above?: number }
   | { readonly kind: 'outcome'; readonly outcome: string };
 
-/** A check that could be done next, with what it costs from where the technician stands. */
+/** A check that could be done, with what it costs and what it changes. */
 export interface Candidate<O extends Observable = Observable> {
   readonly checkId: string;
-  readonly observable: O;
   readonly minutes: number;
-  /** Minutes of the above that open the access it needs. */
+  /** Minutes of access that it needs from where the technician stands now. */
   readonly accessMinutes: number;
   /** Danger, priced in minutes. */
   readonly hazardMinutes: number;
   readonly errorRate: number;
+  readonly need: AccessNeed;
+  /** Flags of the world that doing it sets, such as a reset pressed. */
+  readonly changes: number;
+  /** What it looks at, with the given flags set since now. */
+  observableIn(world: number): O;
+}
+
+/** A fact about access, such as a cover off: what it takes to make it so, and to undo it. */
+export interface AccessFact {
+  readonly id: string;
+  readonly setMinutes: number;
+  readonly clearMinutes: number;
+}
+
+/** Facts, as bits, that a check needs to be so, and that it needs not to be so. */
+export interface AccessNeed {
+  readonly sets: number;
+  readonly clears: number;
+}
+
+/** Where planning starts: what could be done, and which facts of access are so. */
+export interface PlanStart<O extends Observable = Observable> {
+  readonly candidates: readonly Candidate<O>[];
+  readonly facts: readonly AccessFact[];
+  readonly access: number;
 }

@@ -1,205 +1,169 @@
-import { repairProbabilities, type Belief } from './belief';
-import type { CompiledFamily, ObservableTable } from './compile';
-import { normalBelow, overRangeChance, type OutcomeClass } from './meter';
-import type { Candidate, Observable } from './model';
+import { setProbabilities, type Belief } from './belief';
+import type { CompiledFamily } from './compile';
+import type { Candidate, Observable, PlanStart } from './model';
+import { planProblem } from './plan-problem';
+import {
+  closeLook,
+  leastInformation,
+  quickLook,
+  Rollout,
+  type Outlook,
+  type Policy,
+} from './rollout';
 
 /** What a check is worth from the present belief. */
 export interface Appraisal<O extends Observable = Observable> {
   readonly candidate: Candidate<O>;
-  /** Expected information about the repair, in nats. */
+  /** Expected information about the verdict, in nats. */
   readonly information: number;
   /** Minutes of access and work, with the danger priced in. */
   readonly costMinutes: number;
-  /** Expected probability of the leading repair after the check. */
-  readonly expectedLead: number;
+  /** What is to be expected from here on if it is done next; only for the shortlist. */
+  readonly outlook?: Outlook;
 }
 
 export interface Plan<O extends Observable = Observable> {
   /** Best first. */
   readonly appraisals: readonly Appraisal<O>[];
+  /** Probability of the likeliest set of repairs. */
   readonly lead: number;
-  /** True where another check costs more than it can save. */
+  /** Expected cost of acting on it now, in minutes. */
+  readonly stopLossMinutes: number;
+  /** True where another check costs more than it saves. */
   readonly enough: boolean;
+  /** The same for the family's usual order, from here on; undefined where none of its checks is left. */
+  readonly usual?: { readonly checkId: string; readonly outlook: Outlook };
 }
 
-export interface PlanPrices {
-  /** What acting on a wrong verdict costs, in minutes. */
-  readonly wrongVerdictMinutes: number;
+export interface PlanChoices {
+  /** What acting on a wrong verdict costs, in minutes, by set of repairs. */
+  readonly wrongVerdictMinutes: (repairs: readonly string[]) => number;
+  /** Rollouts; otherwise one step ahead only, which takes a fraction of the time. */
+  readonly depth: 'rollout' | 'one-step';
+  /** Follows every check of the shortlist to its end, to tell what the second best would have cost. */
+  readonly thorough?: boolean;
+  /** Checks in the family's usual order, where its expected minutes are wanted. */
+  readonly usualOrder?: readonly string[];
 }
 
-/** Below this a check says nothing worth walking to the unit for, in nats. */
-const leastInformation = 0.01;
+/** Checks that are rolled out: the best by information per cost, and the best one step ahead. */
+const shortlistByWorth = 5;
+const shortlistByLookahead = 3;
+/** Of the shortlist, the checks that are looked at closely. */
+const looksClosely = 3;
 /** With nothing left to learn, a verdict needs at least this. */
 const leastLead = 0.8;
+/** In a fixed order, a check that tells less than this is skipped, in nats. */
+const leastInUsualOrder = 0.05;
 
 /**
- * Ranks the candidates by expected information about the repair per minute, and says whether to stop.
+ * Ranks the candidates by the expected cost of doing them next, and says whether to stop.
  * Ties are broken by check id, so that worker, server and command line agree.
  */
 export function planNext<O extends Observable>(
   family: CompiledFamily<O>,
   belief: Belief,
-  candidates: readonly Candidate<O>[],
-  prices: PlanPrices,
+  start: PlanStart<O>,
+  choices: PlanChoices,
 ): Plan<O> {
-  const present = repairProbabilities(family, belief);
-  const lead = Math.max(...present);
-  const openRepairs = [...present.keys()].filter((repair) => present[repair]! > 1e-6);
-  const appraisals = candidates
-    .map((candidate) => appraise(family, belief, candidate, present, openRepairs))
+  const problem = planProblem(family, belief, start);
+  const wrongVerdict = Float64Array.from(family.repairSets, choices.wrongVerdictMinutes);
+  const rollout = new Rollout(problem, { wrongVerdict, facts: start.facts });
+  const root = rollout.root(start.access);
+  const stopLossMinutes = rollout.stopLoss(root);
+  const lead = Math.max(...setProbabilities(family, belief));
+  const before = rollout.entropyOf(root);
+  const appraised = start.candidates.map((candidate, check): Appraised<O> => ({
+    check,
+    candidate,
+    information: Math.max(0, before - rollout.entropyAfter(root, check)),
+    costMinutes: candidate.accessMinutes + candidate.minutes + candidate.hazardMinutes,
+  }));
+  const useful = appraised
+    .filter((each) => each.information >= leastInformation)
     .sort(
       (one, other) =>
         other.information / other.costMinutes - one.information / one.costMinutes ||
         one.candidate.checkId.localeCompare(other.candidate.checkId),
     );
-  const useful = appraisals.filter((each) => each.information >= leastInformation);
-  const lossNow = (1 - lead) * prices.wrongVerdictMinutes;
-  const best = useful[0];
-  return {
-    appraisals: useful,
-    lead,
-    enough: best ? lossNow <= best.costMinutes : lead >= leastLead,
-  };
-}
-
-function appraise<O extends Observable>(
-  family: CompiledFamily<O>,
-  belief: Belief,
-  candidate: Candidate<O>,
-  present: Float64Array,
-  openRepairs: readonly number[],
-): Appraisal<O> {
-  const table = family.table(candidate.observable);
-  const repairCount = family.repairs.length;
-  const massOf = classMasses(family, belief, table);
-  const outcomes = outcomeShares(table.classes, massOf.total);
-  const joint = new Float64Array(outcomes.binCount * repairCount);
-  for (let c = 0; c < table.classes.length; c++) {
-    if (massOf.total[c]! < 1e-7) continue;
-    for (let bin = 0; bin < outcomes.binCount; bin++) {
-      const share = outcomes.shares[c * outcomes.binCount + bin]!;
-      if (share < 1e-7) continue;
-      for (const repair of openRepairs) {
-        joint[bin * repairCount + repair]! += share * massOf.byRepair[c * repairCount + repair]!;
-      }
-    }
+  const usual = choices.usualOrder && usualOutlook(rollout, root, appraised, choices.usualOrder);
+  if (choices.depth === 'one-step' || useful.length === 0) {
+    const best = useful[0];
+    return {
+      appraisals: useful.map(withoutIndex),
+      lead,
+      stopLossMinutes,
+      enough: best ? stopLossMinutes <= best.costMinutes : lead >= leastLead,
+      usual,
+    };
   }
-  const { errorRate } = candidate;
-  let entropyAfter = 0;
-  let expectedLead = 0;
-  for (let bin = 0; bin < outcomes.binCount; bin++) {
-    // A wrong reading may fall into any bin, and says nothing of the repair.
-    const column = openRepairs.map(
-      (repair) =>
-        (1 - errorRate) * joint[bin * repairCount + repair]! +
-        (errorRate / outcomes.binCount) * present[repair]!,
-    );
-    let total = 0;
-    let most = 0;
-    for (const each of column) {
-      total += each;
-      if (each > most) most = each;
-    }
-    if (total <= 0) continue;
-    expectedLead += most;
-    entropyAfter += total * entropy(column.map((each) => each / total));
-  }
-  return {
-    candidate,
-    information: Math.max(0, entropy(present) - entropyAfter),
-    costMinutes: candidate.accessMinutes + candidate.minutes + candidate.hazardMinutes,
-    expectedLead,
-  };
-}
 
-/** Probability mass of each outcome class, in all and by repair. */
-export function classMasses(
-  family: CompiledFamily<never>,
-  belief: Belief,
-  { classes, classOfRow, isFlat }: ObservableTable,
-) {
-  const repairCount = family.repairs.length;
-  const total = new Float64Array(classes.length);
-  const byRepair = new Float64Array(classes.length * repairCount);
-  const { pointCount } = family;
-  for (const h of belief.active) {
-    const repair = family.repairOfHypothesis[h]!;
-    const start = h * pointCount;
-    if (isFlat[h] === 1) {
-      const mass = belief.byHypothesis[h]!;
-      total[classOfRow[start]!]! += mass;
-      byRepair[classOfRow[start]! * repairCount + repair]! += mass;
-      continue;
-    }
-    for (let row = start; row < start + pointCount; row++) {
-      const mass = belief.probabilities[row]!;
-      const index = classOfRow[row]!;
-      total[index]! += mass;
-      byRepair[index * repairCount + repair]! += mass;
-    }
-  }
-  return { total, byRepair };
-}
-
-/**
- * Cuts the outcomes of a check into a few bins, at the gaps between what the classes predict, and gives the
- * probability of each bin under each class, for readings that were taken rightly.
- */
-function outcomeShares(
-  classes: readonly OutcomeClass[],
-  masses: Float64Array,
-): { binCount: number; shares: Float64Array } {
-  const first = classes[0]!;
-  if (first.kind === 'outcomes') {
-    const values = Object.keys(first.probabilities);
-    const shares = new Float64Array(classes.length * values.length);
-    classes.forEach((each, c) =>
-      values.forEach((value, bin) => {
-        if (each.kind !== 'outcomes') return;
-        shares[c * values.length + bin] = each.probabilities[value] ?? 0;
-      }),
-    );
-    return { binCount: values.length, shares };
-  }
-  const cuts = cutPoints(classes, masses);
-  const binCount = cuts.length + 2;
-  const shares = new Float64Array(classes.length * binCount);
-  classes.forEach((each, c) => {
-    if (each.kind !== 'quantity' || masses[c]! < 1e-7) return;
-    const over =
-      each.meter.overRangeAbove === undefined
-        ? 0
-        : overRangeChance(each, each.meter.overRangeAbove);
-    let below = 0;
-    for (let bin = 0; bin < binCount - 1; bin++) {
-      const upTo = bin < cuts.length ? normalBelow((cuts[bin]! - each.centre) / each.spread) : 1;
-      shares[c * binCount + bin] = (1 - over) * (upTo - below);
-      below = upTo;
-    }
-    shares[c * binCount + binCount - 1] = over;
-  });
-  return { binCount, shares };
-}
-
-/** Midway between neighbouring predictions that lie further apart than their spreads. */
-function cutPoints(classes: readonly OutcomeClass[], masses: Float64Array): number[] {
-  const present = classes
-    .flatMap((each, c) => (each.kind === 'quantity' && masses[c]! > 1e-6 ? [each] : []))
-    .sort((one, other) => one.centre - other.centre);
-  const cuts: number[] = [];
-  for (let k = 1; k < present.length; k++) {
-    const [lower, upper] = [present[k - 1]!, present[k]!];
-    if (upper.centre - lower.centre > 1.5 * Math.min(lower.spread, upper.spread)) {
-      cuts.push(
-        (lower.centre * upper.spread + upper.centre * lower.spread) / (lower.spread + upper.spread),
+  const stopHere: Policy = () => undefined;
+  const costAhead = ({ check }: { check: number }) => rollout.after(root, check, stopHere)!.cost;
+  const lookahead = useful
+    .slice(shortlistByWorth)
+    .map((each) => ({ each, cost: costAhead(each) }))
+    .sort((one, other) => one.cost - other.cost)
+    .slice(0, shortlistByLookahead)
+    .map(({ each }) => each);
+  root.openCount = useful.length;
+  useful.forEach(({ check }, k) => (root.open[k] = check));
+  const roll = (list: readonly Appraised<O>[], leastLossMinutes: number) => {
+    rollout.lookFrom(leastLossMinutes);
+    let least = Infinity;
+    return list
+      .flatMap((each) => {
+        const outlook = rollout.after(
+          root,
+          each.check,
+          rollout.greedy,
+          choices.thorough ? Infinity : least,
+        );
+        if (!outlook) return [];
+        least = Math.min(least, outlook.cost);
+        return [{ ...each, outlook }];
+      })
+      .sort(
+        (one, other) =>
+          one.outlook.cost - other.outlook.cost ||
+          one.candidate.checkId.localeCompare(other.candidate.checkId),
       );
-    }
-  }
-  return cuts;
+  };
+  const quick = roll([...useful.slice(0, shortlistByWorth), ...lookahead], quickLook);
+  const rolled = roll(quick.slice(0, looksClosely), closeLook);
+  const ids = new Set(rolled.map((each) => each.check));
+  return {
+    appraisals: [...rolled, ...useful.filter((each) => !ids.has(each.check))].map(withoutIndex),
+    lead,
+    stopLossMinutes,
+    enough: stopLossMinutes <= rolled[0]!.outlook.cost,
+    usual,
+  };
 }
 
-function entropy(shares: Iterable<number>): number {
-  let sum = 0;
-  for (const each of shares) if (each > 0) sum -= each * Math.log(each);
-  return sum;
+function usualOutlook<O extends Observable>(
+  rollout: Rollout,
+  root: ReturnType<Rollout['root']>,
+  appraised: readonly Appraised<O>[],
+  order: readonly string[],
+): Plan<O>['usual'] {
+  const places = order.flatMap((id) => {
+    const found = appraised.find((each) => each.candidate.checkId === id);
+    return found ? [found.check] : [];
+  });
+  const policy = rollout.inOrder(places, leastInUsualOrder);
+  const first = policy(root);
+  if (first === undefined) return undefined;
+  return {
+    checkId: appraised[first]!.candidate.checkId,
+    outlook: rollout.after(root, first, policy)!,
+  };
+}
+
+interface Appraised<O extends Observable> extends Appraisal<O> {
+  readonly check: number;
+}
+
+function withoutIndex<O extends Observable>({ check: _, ...rest }: Appraised<O>): Appraisal<O> {
+  return rest;
 }
