@@ -1,36 +1,4 @@
-/** Where the parts of the wiring picture sit. Everything it shows of their state comes from the model. */
-
-export interface Point {
-  readonly x: number;
-  readonly y: number;
-}
-
-export interface DrawnTerminal extends Point {
-  /** The mark on the part, drawn beside the screw. */
-  readonly mark: string;
-  /** Spoken and written in full. */
-  readonly name: string;
-  readonly markAt: 'above' | 'below' | 'left' | 'right';
-}
-
-export interface DrawnContact {
-  readonly branch: string;
-  readonly from: string;
-  readonly to: string;
-  /** A changeover has one blade: where this side is open, the blade lies on the other. */
-  readonly sharesBlade?: boolean;
-}
-
-export interface DrawnBox {
-  readonly part: string;
-  readonly label: string;
-  readonly x: number;
-  readonly y: number;
-  readonly width: number;
-  readonly height: number;
-}
-
-export const drawing = { width: 620, height: 380 } as const;
+import type { DrawnTerminal, Drawing } from '../family';
 
 const at = (
   x: number,
@@ -40,7 +8,7 @@ const at = (
   markAt: DrawnTerminal['markAt'] = 'above',
 ): DrawnTerminal => ({ x, y, mark, name, markAt });
 
-export const drawnTerminals: Readonly<Record<string, DrawnTerminal>> = {
+const terminals: Drawing['terminals'] = {
   earth: at(112, 24, 'earth', 'house earth', 'left'),
   tank: at(442, 24, 'tank', 'tank metal', 'below'),
   'feed.1': at(112, 140, '', 'house conductor 1', 'below'),
@@ -62,8 +30,7 @@ export const drawnTerminals: Readonly<Record<string, DrawnTerminal>> = {
   'lower-element.a': at(442, 328, 'a', 'lower element a', 'below'),
 };
 
-/** Ways of the conductors, corner by corner, between their two terminals. */
-export const drawnRoutes: Readonly<Record<string, readonly (readonly [number, number])[]>> = {
+const routes: Drawing['routes'] = {
   'splice-1': [],
   'splice-2': [],
   bond: [],
@@ -93,15 +60,7 @@ export const drawnRoutes: Readonly<Record<string, readonly (readonly [number, nu
   ],
 };
 
-/** Where a conductor passes over another without touching it. */
-export const drawnHops: readonly (Point & { readonly conductor: string })[] = [
-  { conductor: 'w-upper-a', x: 388, y: 200 },
-];
-
-/** Where conductors join away from a screw. */
-export const drawnJoints: readonly Point[] = [{ x: 388, y: 116 }];
-
-export const drawnContacts: readonly DrawnContact[] = [
+const contacts: Drawing['contacts'] = [
   { branch: 'limit-pole-1', from: 'limit.1', to: 'limit.2' },
   { branch: 'limit-pole-2', from: 'limit.3', to: 'limit.4' },
   {
@@ -119,19 +78,25 @@ export const drawnContacts: readonly DrawnContact[] = [
   { branch: 'lower-contact', from: 'lower-thermostat.1', to: 'lower-thermostat.2' },
 ];
 
-export const drawnBoxes: readonly DrawnBox[] = [
-  { part: 'breaker', label: 'breaker', x: 34, y: 62, width: 52, height: 100 },
-  { part: 'limit', label: 'limit', x: 206, y: 50, width: 136, height: 118 },
+const boxes: Drawing['boxes'] = [
+  { part: 'breaker', label: 'breaker', x: 34, y: 62, width: 52, height: 100, labelAt: 'under' },
+  { part: 'limit', label: 'limit', x: 206, y: 50, width: 136, height: 118, labelAt: 'top' },
   { part: 'upper-thermostat', label: 'upper thermostat', x: 206, y: 168, width: 136, height: 110 },
   { part: 'lower-thermostat', label: 'lower thermostat', x: 206, y: 300, width: 136, height: 64 },
 ];
 
-export const drawnTank = { x: 470, y: 14, width: 138, height: 356 } as const;
-
-export const drawnElements: readonly {
-  readonly part: 'upper-element' | 'lower-element';
-  readonly label: 'upper' | 'lower';
-}[] = [
-  { part: 'upper-element', label: 'upper' },
-  { part: 'lower-element', label: 'lower' },
-];
+export const drawing: Drawing = {
+  width: 620,
+  height: 380,
+  terminals,
+  routes,
+  hops: [{ conductor: 'w-upper-a', x: 388, y: 200 }],
+  joints: [{ x: 388, y: 116 }],
+  contacts,
+  boxes,
+  tank: { x: 470, y: 14, width: 138, height: 356 },
+  elements: [
+    { part: 'upper-element', label: 'upper' },
+    { part: 'lower-element', label: 'lower' },
+  ],
+};

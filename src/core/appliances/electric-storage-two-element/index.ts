@@ -1,37 +1,82 @@
-import type { FamilyCatalogue } from '../../job-file/catalogue';
-import { checkNames, isCheckId } from './checks';
-import names from './names.json' with { type: 'json' };
+import { electricalFamily, readNames, type FamilyParameters } from '../electrical';
+import { checks } from './checks';
+import { drawing } from './drawing';
+import { faultModes } from './faults';
+import namesFile from './names.json' with { type: 'json' };
+import { observations } from './observations';
+import parameters from './parameters.json' with { type: 'json' };
+import { answers, askedComplaints, questions } from './questions';
+import { conductorWords, coverWords } from './part-words';
+import { faultWords, repairs } from './repairs';
+import { coldCelsius, dialCelsius, situations } from './situation';
+import { topology } from './topology';
+import { usualOrder } from './usual-order';
 
-export * from './access';
-export * from './checks';
-export * from './faults';
-export * from './meters';
-export * from './model';
-export * from './observable';
-export * from './plate';
-export * from './questions';
-export * from './repairs';
-export * from './drawing';
-export * from './hypothesis';
-export { branches, buildNetlist, elementOhm, type Plate } from './topology';
-
-export const familyId = names.family;
-
-export const catalogue: FamilyCatalogue = {
-  family: names.family,
-  terminals: new Set(names.terminals),
-  conductors: names.conductors as unknown as FamilyCatalogue['conductors'],
-  check(id) {
-    if (!isCheckId(id)) return undefined;
-    const { kind, quantity, values, state } = checkNames[id];
-    const raw: { changes?: { limit?: 'closed'; breaker?: 'cycled' } } = names.checks[id] as object;
-    return {
-      kind,
-      quantity,
-      values,
-      power: state.power,
-      lifted: state.lifted,
-      changes: raw.changes,
-    };
-  },
-};
+/** Electric storage heater with two elements on 240 V split phase, 230 V single phase or two legs of 208 V. */
+export const electricStorageTwoElement = electricalFamily({
+  title: 'Electric, two elements',
+  names: readNames(namesFile),
+  ...topology,
+  parameters: parameters as unknown as FamilyParameters,
+  elements: [
+    { id: 'upper', part: 'upper-element', label: 'Upper element' },
+    { id: 'lower', part: 'lower-element', label: 'Lower element' },
+  ],
+  thermostats: [
+    {
+      id: 'upper',
+      stateKey: 'upperDial',
+      setting: 'upper-dial',
+      label: 'Upper dial',
+      water: 'top',
+    },
+    {
+      id: 'lower',
+      stateKey: 'lowerDial',
+      setting: 'lower-dial',
+      label: 'Lower dial',
+      water: 'bottom',
+    },
+  ],
+  supplies: [
+    {
+      id: 'split-240',
+      label: '240 V split phase',
+      system: 'split-phase',
+      nominalVolt: 240,
+      plateVolt: 240,
+    },
+    {
+      id: 'legs-208',
+      label: '208 V, two legs of three',
+      system: 'split-phase',
+      nominalVolt: 208,
+      plateVolt: 240,
+    },
+    {
+      id: 'single-230',
+      label: '230 V single phase',
+      system: 'single-phase',
+      nominalVolt: 230,
+      plateVolt: 230,
+    },
+  ],
+  usualVolumeLitre: 189,
+  faultModes,
+  situations,
+  coldCelsius,
+  dialCelsius,
+  checks,
+  observations,
+  questions,
+  askedComplaints,
+  answers,
+  repairs,
+  faultWords,
+  conductorWords,
+  coverWords,
+  drawing,
+  dialsLook: ([upper, lower]) =>
+    Math.max(upper!, lower!) < 45 ? 'low' : upper! - lower! > 4 ? 'unequal' : 'equal',
+  usualOrder,
+});

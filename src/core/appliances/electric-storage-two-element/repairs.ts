@@ -1,22 +1,4 @@
-import type { CheckId } from './checks';
-import names from './names.json' with { type: 'json' };
-
-export type RepairId = (typeof names.repairs)[number] & keyof typeof repairs;
-
-export interface Repair {
-  /** The suspect in the technician's words, as a noun: "Lower element". */
-  readonly suspect: string;
-  /** The repair as an order: "Replace the lower element". */
-  readonly order: string;
-  readonly parts: readonly string[];
-  readonly steps: readonly string[];
-  readonly cautions: readonly string[];
-  /** Wires that come off for it, as conductor and screw. */
-  readonly wires: readonly { readonly wire: string; readonly end: string }[];
-  /** Any one of these, taken afterwards and good, proves the repair. */
-  readonly proof: readonly CheckId[];
-  readonly minutes: number;
-}
+import type { Repair } from '../family';
 
 const hotWater = 'Stored water scalds. Drain through a hose to a safe place and let it cool first.';
 const live = 'Power off and proved dead on every leg before a wire is touched.';
@@ -24,6 +6,7 @@ const full =
   'Fill until a hot tap runs without air before power goes on. A dry element burns out in seconds.';
 
 const element = (which: 'upper' | 'lower', volume: string): Repair => ({
+  drawnPart: `${which}-element`,
   suspect: which === 'upper' ? 'Upper element' : 'Lower element',
   order: `Replace the ${which} element`,
   parts: [`element for the plate's volts and watts, same thread or flange`, 'element gasket'],
@@ -44,8 +27,9 @@ const element = (which: 'upper' | 'lower', volume: string): Repair => ({
   minutes: 60,
 });
 
-export const repairs = {
+export const repairs: Readonly<Record<string, Repair>> = {
   'restore-supply': {
+    drawnPart: 'breaker',
     suspect: 'Supply off',
     order: 'Bring the supply back',
     parts: [],
@@ -60,6 +44,7 @@ export const repairs = {
     minutes: 5,
   },
   'call-electrician': {
+    drawnPart: 'breaker',
     suspect: 'Breaker or a supply leg',
     order: 'Have the supply leg put right',
     parts: [],
@@ -101,6 +86,7 @@ export const repairs = {
     minutes: 10,
   },
   'reset-limit': {
+    drawnPart: 'limit',
     suspect: 'Limit tripped, no cause found',
     order: 'Reset the limit and watch it',
     parts: [],
@@ -115,6 +101,7 @@ export const repairs = {
     minutes: 5,
   },
   'replace-upper-thermostat': {
+    drawnPart: 'upper-thermostat',
     suspect: 'Upper thermostat and limit',
     order: 'Replace the upper thermostat with its limit',
     parts: ['upper thermostat and limit assembly, same volts, amps and poles'],
@@ -144,6 +131,7 @@ export const repairs = {
     minutes: 25,
   },
   'replace-lower-thermostat': {
+    drawnPart: 'lower-thermostat',
     suspect: 'Lower thermostat',
     order: 'Replace the lower thermostat',
     parts: ['single-switch thermostat, same volts and amps'],
@@ -244,7 +232,7 @@ export const repairs = {
     proof: ['outlet-after-5-min', 'outlet-first', 'use-look', 'other-outlet'],
     minutes: 10,
   },
-} as const satisfies Record<string, Repair>;
+};
 
 /** What each fault is called on screen, after the name of its suspect. */
 export const faultWords: Readonly<Record<string, string>> = {
@@ -282,10 +270,3 @@ export const faultWords: Readonly<Record<string, string>> = {
   high: 'resistance too high',
   resistive: 'burnt or loose, a few ohms',
 };
-
-/** Checks that prove a repair, live ones first: power is on then, and they prove the whole path. */
-export function proofCheckFor(repair: RepairId): readonly CheckId[] {
-  return [...repairs[repair].proof].sort((one, other) => rank(one) - rank(other));
-}
-
-const rank = (check: CheckId) => (/-(amps|volts)$/.test(check) ? 0 : 1);

@@ -1,0 +1,30 @@
+/**
+ * The order that practice takes, most common first: the supply, the lamp, the reset; then dead, under the cap: damp,
+ * screws, the whole path, the element off its pins, each pole; then what no meter shows. Common practice.
+ */
+export const usualOrder: readonly string[] = [
+  'breaker-recycle',
+  'lamp-look',
+  'feed-volts',
+  'supply-volts',
+  'supply-1-to-earth-volts',
+  'supply-2-to-earth-volts',
+  'cutout-reset-press',
+  'flange-look',
+  'terminals-look',
+  'path-ohms',
+  'element-ohms',
+  'element-a-to-tank-ohms',
+  'element-b-to-tank-ohms',
+  'pole-1-ohms',
+  'pole-2-ohms',
+  'pole-1-low-ohms',
+  'element-volts',
+  'element-amps',
+  'thermostat-warm-test',
+  'dial-look',
+  'outlet-first',
+  'other-outlet',
+  'use-look',
+  'scale-look',
+];

@@ -1,0 +1,187 @@
+import { numberNodes } from '../../circuit';
+import type { Hypothesis } from '../../diagnosis/model';
+import { buildNetlist, type BranchChanges } from './circuit-of';
+import type { ElectricalDeclaration } from './declaration';
+import type { FaultMode, FaultVariant } from './faults';
+import type { FamilyParameters } from './parameters';
+import type { Plate } from './plate';
+import { trialRunner, type Situation } from './situation';
+
+/** A hypothesis about this unit: what is broken, how, and how the unit stands because of it. */
+export interface UnitHypothesis extends Hypothesis {
+  readonly changes: BranchChanges;
+  readonly spread: Readonly<Record<string, number>>;
+  readonly supply?: FaultVariant['supply'];
+  readonly dialCelsius: Readonly<Record<string, number>>;
+  readonly situation: Situation;
+  /** Equal where the circuit is equal, whatever the situation. */
+  readonly circuit: number;
+}
+
+export const noFault = 'no-fault';
+
+/** Pairs are considered, the weightiest first, until this share of all units with two faults is covered. */
+const pairsCovered = 0.97;
+
+/** Every way this unit may be, with prior weights: none, one or two faults, each with its variants and consequences. */
+export function listHypotheses(
+  declaration: ElectricalDeclaration,
+  plate: Plate,
+  parameters: FamilyParameters,
+): UnitHypothesis[] {
+  const make = hypothesisMaker(declaration, plate);
+  const modes = declaration.faultModes.filter(({ id }) => (parameters.faultWeights[id] ?? 0) > 0);
+  const weightOf = ({ id }: FaultMode) => parameters.faultWeights[id]!;
+  const singles = modes.flatMap((mode) =>
+    mode.variants.flatMap((variant, v) =>
+      make([{ mode, variant, key: `${mode.id}/${v}` }], weightOf(mode) * variant.share, 'fine'),
+    ),
+  );
+  const total = modes.reduce((sum, mode) => sum + weightOf(mode), 0);
+  const { share } = parameters.twoFaults;
+  if (share <= 0) return singles;
+  const pairs = pairsOf(modes, parameters);
+  const pairTotal = pairs.reduce((sum, each) => sum + each.weight, 0);
+  const scale = (total * share) / (1 - share) / pairTotal;
+  return [
+    ...singles,
+    ...weightiest(pairs, pairTotal).flatMap(({ one, other, weight }) =>
+      variantsBeside(one).flatMap((first) =>
+        variantsBeside(other).flatMap((second) =>
+          make(
+            [first, second],
+            weight * scale * first.variant.share * second.variant.share,
+            'coarse',
+          ),
+        ),
+      ),
+    ),
+  ];
+}
+
+interface Pair {
+  readonly one: FaultMode;
+  readonly other: FaultMode;
+  readonly weight: number;
+}
+
+/** Two faults of different parts; what two modes do to the same part is a mode of its own. */
+function pairsOf(
+  modes: readonly FaultMode[],
+  { faultWeights, twoFaults }: FamilyParameters,
+): Pair[] {
+  const real = modes.filter(({ id }) => id !== noFault);
+  return real.flatMap((one, k) =>
+    real.slice(k + 1).flatMap((other) => {
+      if (partOf(one.id) === partOf(other.id) || shareBranch(one, other)) return [];
+      const factor = twoFaults.together.find(({ parts: [a, b] }) =>
+        [a, b].every((part) => partOf(one.id) === part || partOf(other.id) === part),
+      )?.factor;
+      return [
+        { one, other, weight: faultWeights[one.id]! * faultWeights[other.id]! * (factor ?? 1) },
+      ];
+    }),
+  );
+}
+
+const partOf = (faultId: string) => faultId.split('.')[0]!;
+
+const shareBranch = (one: FaultMode, other: FaultMode) =>
+  Object.keys(one.variants[0]!.changes).some((branch) => branch in other.variants[0]!.changes);
+
+function weightiest(pairs: readonly Pair[], total: number): Pair[] {
+  const sorted = [...pairs].sort((one, other) => other.weight - one.weight);
+  let covered = 0;
+  return sorted.filter((each) => {
+    const wanted = covered < pairsCovered * total;
+    covered += each.weight;
+    return wanted;
+  });
+}
+
+interface ChosenVariant {
+  readonly mode: FaultMode;
+  readonly variant: FaultVariant;
+  readonly key: string;
+}
+
+const variantsBeside = (mode: FaultMode): ChosenVariant[] =>
+  (mode.beside ?? mode.variants).map((variant, v) => ({
+    mode,
+    variant,
+    key: mode.beside ? `${mode.id}/beside-${v}` : `${mode.id}/${v}`,
+  }));
+
+function hypothesisMaker(declaration: ElectricalDeclaration, plate: Plate) {
+  const circuits = new Map<string, number>();
+  const numbering = numberNodes(
+    buildNetlist(
+      declaration,
+      plate,
+      {},
+      { breaker: 'on', limit: 'closed', thermostats: {}, lifted: [] },
+    ),
+  );
+  return (
+    chosen: readonly ChosenVariant[],
+    weight: number,
+    grid: Hypothesis['grid'],
+  ): UnitHypothesis[] => {
+    const variants = chosen.map((each) => each.variant);
+    const changes = Object.assign({}, ...variants.map((each) => each.changes)) as BranchChanges;
+    const circuitKey = chosen
+      .filter(({ variant }) => Object.keys(variant.changes).length > 0)
+      .map(({ key }) => key)
+      .sort()
+      .join(' ');
+    if (!circuits.has(circuitKey)) circuits.set(circuitKey, circuits.size);
+    const faults = chosen.map(({ mode }) => mode.id).filter((id) => id !== noFault);
+    const supply = variants.find((each) => each.supply)?.supply;
+    const dialCelsius = Object.assign({}, ...variants.map((each) => each.dialCelsius)) as Record<
+      string,
+      number
+    >;
+    const common = {
+      faults,
+      repairs: [...new Set(chosen.map(({ mode }) => declaration.names.faults[mode.id]!))],
+      changes,
+      spread: Object.assign({}, ...variants.map((each) => each.spread)) as Record<string, number>,
+      supply,
+      dialCelsius,
+      circuit: circuits.get(circuitKey)!,
+      grid,
+    };
+    const situations = situationsOf(declaration, plate, variants, changes, dialCelsius, numbering);
+    return situations.map((situation, s) => ({
+      ...common,
+      id: `${chosen.map(({ key }) => key).join(' & ')}/${s}`,
+      weight: weight * situation.share,
+      situation,
+    }));
+  };
+}
+
+function situationsOf(
+  { situations, coldCelsius, ...topology }: ElectricalDeclaration,
+  plate: Plate,
+  variants: readonly FaultVariant[],
+  changes: BranchChanges,
+  dialCelsius: Readonly<Record<string, number>>,
+  numbering: Parameters<typeof trialRunner>[3],
+): readonly Situation[] {
+  const cold = {
+    share: 1,
+    topCelsius: coldCelsius,
+    bottomCelsius: coldCelsius,
+    limitTripped: false,
+  };
+  if (variants.some((each) => each.supply)) return [cold];
+  if (variants.some((each) => each.limit === 'tripped')) return [{ ...cold, limitTripped: true }];
+  return situations({
+    plate,
+    changes,
+    dialCelsius,
+    limitWorks: !variants.some((each) => each.limit === 'never-trips'),
+    run: trialRunner(topology, plate, changes, numbering),
+  });
+}

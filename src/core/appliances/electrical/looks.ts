@@ -1,0 +1,144 @@
+import type { PredictObservation } from './declaration';
+import type { UnitHypothesis } from './hypotheses';
+import { outcomes } from './model';
+
+/** Looks, presses, waits and taps that every electric heater knows. Tables are common practice. */
+
+export const has = ({ faults }: UnitHypothesis, ...wanted: string[]): boolean =>
+  wanted.some((each) => faults.includes(each));
+
+/** What joints look like, from the modes of those that are looked at. */
+export function jointLook(modes: readonly (string | undefined)[]): ReturnType<typeof outcomes> {
+  if (modes.includes('open')) return outcomes({ sound: 0.25, loose: 0.5, scorched: 0.25 });
+  if (modes.includes('resistive')) return outcomes({ sound: 0.2, loose: 0.25, scorched: 0.55 });
+  return outcomes({ sound: 0.96, loose: 0.025, scorched: 0.015 });
+}
+
+/** The mode of a fault of a joint whose id matches, or undefined. */
+export const jointModes = ({ faults }: UnitHypothesis, joint: RegExp): (string | undefined)[] =>
+  faults.flatMap((each) => {
+    const [part, mode] = each.split('.') as [string, string?];
+    return joint.test(part) ? [mode] : [];
+  });
+
+/** Meters beep below a threshold of their own; without it, most beep on an element. */
+const usualBeepOhm = 30;
+
+export const beeps =
+  (element: string): PredictObservation =>
+  (hypothesis, state, unit) => {
+    const seen = unit
+      .solve(hypothesis, state)
+      .probeResistance(`${element}.a`, `${element}.b`).value;
+    const threshold = state.beepBelowOhm ?? usualBeepOhm;
+    const near = seen > threshold / 1.5 && seen < threshold * 1.5;
+    if (near) return outcomes({ beeps: 0.5, silent: 0.5 });
+    return outcomes(
+      seen < threshold ? { beeps: 0.95, silent: 0.05 } : { beeps: 0.04, silent: 0.96 },
+    );
+  };
+
+/** Ways a thermostat's own contact fails, from what a fault is called. */
+function contactFailure(
+  { faults }: UnitHypothesis,
+  thermostat: string,
+): 'never-opens' | 'never-closes' | undefined {
+  const modes = faults
+    .filter((each) => each.startsWith(`${thermostat}.`))
+    .map((each) => each.slice(thermostat.length + 1));
+  if (modes.some((each) => each === 'welded' || each === 'both-contacts-closed'))
+    return 'never-opens';
+  if (modes.some((each) => each === 'never-closes' || each === 'dead' || each === 'stuck-down')) {
+    return 'never-closes';
+  }
+  return undefined;
+}
+
+export const warmTest =
+  (thermostat: string): PredictObservation =>
+  (hypothesis) => {
+    switch (contactFailure(hypothesis, thermostat)) {
+      case 'never-opens':
+        return outcomes({ opens: 0.04, 'stays-closed': 0.95, 'never-closed': 0.01 });
+      case 'never-closes':
+        return outcomes({ opens: 0.04, 'stays-closed': 0.01, 'never-closed': 0.95 });
+      default:
+        return outcomes({ opens: 0.96, 'stays-closed': 0.03, 'never-closed': 0.01 });
+    }
+  };
+
+/** A dial turned through the water temperature. Below its lowest mark nothing can be heard: a good contact stays closed. */
+export const dialClick =
+  (thermostat: string, id: string, water: 'topCelsius' | 'bottomCelsius'): PredictObservation =>
+  (hypothesis, { waterCelsius }) => {
+    const failure = contactFailure(hypothesis, thermostat);
+    if (failure === 'never-closes')
+      return outcomes({ clicks: 0.03, 'stays-closed': 0.02, 'stays-open': 0.95 });
+    const celsiusThere = waterCelsius?.[id] ?? hypothesis.situation[water];
+    if (failure === 'never-opens' || celsiusThere < 36) {
+      return outcomes({ clicks: 0.04, 'stays-closed': 0.94, 'stays-open': 0.02 });
+    }
+    return outcomes({ clicks: 0.95, 'stays-closed': 0.03, 'stays-open': 0.02 });
+  };
+
+export const breakerRecycle: PredictObservation = ({ situation }) =>
+  outcomes(situation.trips ? { holds: 0.05, trips: 0.95 } : { holds: 0.98, trips: 0.02 });
+
+export const otherOutlet: PredictObservation = (hypothesis) => {
+  if (has(hypothesis, 'demand')) return outcomes({ 'same-everywhere': 0.5, 'hot-elsewhere': 0.5 });
+  return hypothesis.faults.length === 0
+    ? outcomes({ 'same-everywhere': 0.4, 'hot-elsewhere': 0.6 })
+    : outcomes({ 'same-everywhere': 0.96, 'hot-elsewhere': 0.04 });
+};
+
+export const useLook: PredictObservation = (hypothesis) =>
+  has(hypothesis, 'demand')
+    ? outcomes({ usual: 0.15, outsized: 0.85 })
+    : outcomes({ usual: 0.94, outsized: 0.06 });
+
+export const dipTubeLook: PredictObservation = (hypothesis) =>
+  has(hypothesis, 'dip-tube.gone')
+    ? outcomes({ sound: 0.03, gone: 0.97 })
+    : outcomes({ sound: 0.98, gone: 0.02 });
+
+/** After half an hour of power; a full element is one that heats with more than `fullWatt`. */
+export const recovery =
+  (fullWatt: number): PredictObservation =>
+  (hypothesis, state, unit) => {
+    const watt = unit.heatingWatt(hypothesis, state);
+    const { topCelsius } = hypothesis.situation;
+    if (watt > fullWatt) return outcomes({ hot: 0.8, warm: 0.17, cold: 0.03 });
+    if (topCelsius > 45) return outcomes({ hot: 0.75, warm: 0.2, cold: 0.05 });
+    if (watt > leastHeatingWatt) return outcomes({ hot: 0.15, warm: 0.5, cold: 0.35 });
+    return outcomes({ hot: 0.02, warm: 0.05, cold: 0.93 });
+  };
+
+/** Below this power an element heats nothing that a user would notice. */
+const leastHeatingWatt = 250;
+
+/** A reset button: it clicks where the limit had tripped, and seldom where the part is dead. */
+export const resetPress =
+  (isDead: (hypothesis: UnitHypothesis) => boolean): PredictObservation =>
+  (hypothesis, { limitReset }) => {
+    if (isDead(hypothesis)) return outcomes({ clicked: 0.2, 'no-click': 0.8 });
+    return outcomes(
+      hypothesis.situation.limitTripped && !limitReset
+        ? { clicked: 0.95, 'no-click': 0.05 }
+        : { clicked: 0.04, 'no-click': 0.96 },
+    );
+  };
+
+/** A non-contact tester at two terminals. It lights on about 50 V to earth, and now and then beside a live neighbour. */
+export const presence =
+  (one: string, other: string): PredictObservation =>
+  (hypothesis, state, unit) => {
+    const solved = unit.solve(hypothesis, state);
+    const chance = (terminal: string) => (solved.voltageAt(terminal) > 50 ? 0.96 : 0.08);
+    const [first, second] = [chance(one), chance(other)];
+    return outcomes({
+      both: first * second,
+      'leg-1-only': first * (1 - second),
+      'leg-2-only': (1 - first) * second,
+      neither: (1 - first) * (1 - second),
+    });
+  };

@@ -1,0 +1,58 @@
+import type { LiftedEnd } from '../../job-file/generated/job-types';
+
+/** A family's names.json: ids that are part of the job-file format. */
+export interface FamilyNames {
+  readonly family: string;
+  readonly terminals: readonly string[];
+  readonly conductors: Readonly<Record<string, readonly [string, string]>>;
+  readonly checks: Readonly<Record<string, NamedCheck>>;
+  /** Repair by fault. */
+  readonly faults: Readonly<Record<string, string>>;
+  readonly repairs: readonly string[];
+  readonly complaints: readonly string[];
+}
+
+export interface NamedCheck {
+  readonly kind: 'reading' | 'observation';
+  readonly quantity?: 'resistance' | 'voltage-ac' | 'current-ac' | 'temperature';
+  readonly between?: readonly [string, string];
+  readonly around?: string;
+  readonly point?: string;
+  readonly values?: readonly string[];
+  readonly state?: ImpliedState;
+  readonly changes?: { readonly limit?: 'closed'; readonly breaker?: 'cycled' };
+  readonly note?: string;
+}
+
+/** The state a check is taken in. Dials stand under the state key of their thermostat. */
+export interface ImpliedState {
+  readonly power?: 'on' | 'off';
+  readonly upperDial?: 'high' | 'low' | 'found';
+  readonly lowerDial?: 'high' | 'low' | 'found';
+  readonly dial?: 'high' | 'low' | 'found';
+  readonly lifted?: readonly LiftedEnd[];
+  readonly limit?: 'closed';
+  readonly needs?: string;
+}
+
+/**
+ * Takes a names.json as typed names.
+ * @throws TypeError where a check or a fault names something that the file does not list: a mistake of the file's author.
+ */
+export function readNames(json: unknown): FamilyNames {
+  const names = json as FamilyNames;
+  const isPoint = (point: string) => names.terminals.includes(point);
+  for (const [id, { between, around, state }] of Object.entries(names.checks)) {
+    const points = between ?? [];
+    const wires = [...(around ? [around] : []), ...(state?.lifted ?? []).map((each) => each.wire)];
+    const unknown =
+      points.find((each) => !isPoint(each)) ?? wires.find((each) => !names.conductors[each]);
+    if (unknown) throw new TypeError(`check "${id}" of ${names.family} names "${unknown}"`);
+  }
+  for (const [fault, repair] of Object.entries(names.faults)) {
+    if (!names.repairs.includes(repair)) {
+      throw new TypeError(`fault "${fault}" of ${names.family} names the repair "${repair}"`);
+    }
+  }
+  return names;
+}

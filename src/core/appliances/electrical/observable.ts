@@ -1,0 +1,73 @@
+import type { Observable } from '../../diagnosis/model';
+import type { ProbePoint } from '../../job-file/generated/job-types';
+import type { FamilyNames } from './names';
+import { stateKey, type ReadingState } from './state';
+
+export type ElectricalObservable = Observable &
+  (
+    | {
+        readonly kind: 'probe';
+        readonly quantity: 'resistance' | 'voltage-ac';
+        readonly from: string;
+        readonly to: string;
+        readonly state: ReadingState;
+      }
+    | { readonly kind: 'clamp'; readonly wires: readonly string[]; readonly state: ReadingState }
+    | { readonly kind: 'check'; readonly check: string; readonly state: ReadingState }
+    | { readonly kind: 'question'; readonly question: string }
+  );
+
+export type CircuitObservable = Extract<ElectricalObservable, { kind: 'probe' | 'clamp' }>;
+
+/** A named check as an observable, in the given state. Readings of the circuit become plain probes. */
+export function observableOfCheck(
+  names: FamilyNames,
+  check: string,
+  state: ReadingState,
+): ElectricalObservable {
+  const { quantity, between, around } = names.checks[check]!;
+  if (between && (quantity === 'resistance' || quantity === 'voltage-ac')) {
+    return probe(names, quantity, between[0], between[1], state);
+  }
+  if (around) return clamp([around], state);
+  const { power, limitReset, breakerCycled, beepBelowOhm } = state;
+  const key = [check, power, limitReset && 'reset', breakerCycled && 'cycled', beepBelowOhm];
+  return { kind: 'check', key: key.filter(Boolean).join(' '), check, state };
+}
+
+/** Any two terminals, in any state. A lifted wire's free end is named by the wire and the screw it came from. */
+export function probe(
+  { conductors }: FamilyNames,
+  quantity: 'resistance' | 'voltage-ac',
+  a: ProbePoint,
+  b: ProbePoint,
+  state: ReadingState,
+): ElectricalObservable {
+  const [from, to] = [nodeOf(conductors, a, state), nodeOf(conductors, b, state)];
+  return {
+    kind: 'probe',
+    quantity,
+    from,
+    to,
+    state,
+    key: `${quantity} ${from} ${to} ${stateKey(state)}`,
+  };
+}
+
+/** A clamp closed round one conductor; round several, it sees their sum. */
+export function clamp(wires: readonly string[], state: ReadingState): ElectricalObservable {
+  return { kind: 'clamp', wires, state, key: `amps ${wires.join('+')} ${stateKey(state)}` };
+}
+
+function nodeOf(
+  conductors: FamilyNames['conductors'],
+  point: ProbePoint,
+  { lifted }: ReadingState,
+): string {
+  if (typeof point === 'string') return point;
+  const ends = conductors[point.wire];
+  if (!ends) throw new RangeError(`no conductor is named "${point.wire}"`);
+  const isLifted = lifted.some((each) => each.wire === point.wire && each.end === point.end);
+  if (!isLifted) return point.end;
+  return ends[0] === point.end ? ends[1] : ends[0];
+}

@@ -1,0 +1,181 @@
+import { numberNodes, reusedSolver, solveOhms, type SolvedCircuit } from '../../circuit';
+import {
+  branchOhms,
+  buildNetlist,
+  ohmsWith,
+  openBranches,
+  sourcesOf,
+  type BranchOhms,
+  type OpenBranches,
+  type SwitchPositions,
+} from './circuit-of';
+import type { ElectricalDeclaration } from './declaration';
+import type { UnitHypothesis } from './hypotheses';
+import type { Plate } from './plate';
+import { wiresOf, type ReadingState } from './state';
+
+/** The unit's circuit under any hypothesis in any state. */
+export interface UnitView {
+  readonly plate: Plate;
+  solve(hypothesis: UnitHypothesis, state: ReadingState): SolvedCircuit;
+  /** Power into the water in a state, in watts. */
+  heatingWatt(hypothesis: UnitHypothesis, state: ReadingState): number;
+}
+
+/** The same with what the model needs to go through thousands of hypotheses fast. */
+export interface FastUnitView extends UnitView {
+  readonly ohmsOf: (hypothesis: UnitHypothesis) => BranchOhms;
+  /** The switches in the position of a code, with the wires of the state lifted. */
+  opener(state: ReadingState): (code: number) => OpenBranches;
+  /** Good until it is called again. */
+  solveOpen(ohms: BranchOhms, open: OpenBranches): SolvedCircuit;
+}
+
+export function unitView(declaration: ElectricalDeclaration, plate: Plate): FastUnitView {
+  const healthy = buildNetlist(
+    declaration,
+    plate,
+    {},
+    {
+      breaker: 'on',
+      limit: 'closed',
+      thermostats: {},
+      lifted: [],
+    },
+  );
+  const numbering = numberNodes(healthy);
+  const sources = sourcesOf(plate);
+  const ohms: BranchOhms[] = [];
+  const ohmsOf = ({ circuit, changes }: UnitHypothesis): BranchOhms =>
+    (ohms[circuit] ??= branchOhms(declaration, plate, changes));
+  const heatHalves = declaration.branches.filter((each) => each.element).map((each) => each.id);
+  const solveAgain = reusedSolver(sources, numbering);
+  const room = new Float64Array(declaration.branches.length);
+  const solveOpen = (base: BranchOhms, open: OpenBranches) =>
+    solveAgain(ohmsWith(base, open, room));
+  const solve = (hypothesis: UnitHypothesis, state: ReadingState) => {
+    const positions = switchPositions(declaration, hypothesis, state);
+    const open = openBranches(declaration, plate, positions);
+    return solveOhms(ohmsWith(ohmsOf(hypothesis), open), sources, numbering);
+  };
+  return {
+    plate,
+    solve,
+    heatingWatt(hypothesis, state) {
+      const solved = solve(hypothesis, { ...state, power: 'on', lifted: [] });
+      return heatHalves.reduce((sum, id) => sum + solved.powerIn(id), 0);
+    },
+    ohmsOf,
+    opener(state) {
+      const found: OpenBranches[] = [];
+      const lifted = wiresOf(state.lifted);
+      return (code) =>
+        (found[code] ??= openBranches(declaration, plate, {
+          breaker: code & 1 ? 'on' : 'off',
+          limit: code & 2 ? 'tripped' : 'closed',
+          thermostats: Object.fromEntries(
+            declaration.thermostats.map(({ id }, k) => [
+              id,
+              code & (4 << k) ? ('satisfied' as const) : ('calling' as const),
+            ]),
+          ),
+          lifted,
+        }));
+    },
+    solveOpen,
+  };
+}
+
+/**
+ * A number for each hypothesis, equal where the switches stand the same in the given state: what goes through thousands
+ * of hypotheses for every check reads flat arrays.
+ */
+export function switchCoder(
+  declaration: ElectricalDeclaration,
+  hypotheses: readonly UnitHypothesis[],
+): (state: ReadingState) => Uint8Array {
+  const { thermostats, dialCelsius } = declaration;
+  const flags = Uint8Array.from(
+    hypotheses,
+    ({ supply, situation }) =>
+      (supply === 'no-supply' || situation.trips ? 1 : 0) |
+      (supply === 'breaker-open' ? 2 : 0) |
+      (situation.limitTripped ? 4 : 0),
+  );
+  const felt = thermostats.map(({ water }) =>
+    Float64Array.from(hypotheses, ({ situation }) =>
+      water === 'top' ? situation.topCelsius : situation.bottomCelsius,
+    ),
+  );
+  const found = thermostats.map(({ id }) =>
+    Float64Array.from(hypotheses, (each) => each.dialCelsius[id] ?? dialCelsius.usual),
+  );
+  return (state) => {
+    const codes = new Uint8Array(hypotheses.length);
+    const blocking = state.power === 'off' ? -1 : state.breakerCycled ? 1 : 3;
+    for (let h = 0; h < codes.length; h++) {
+      const isPowered = blocking !== -1 && (flags[h]! & blocking) === 0;
+      const isOpen = state.limitHeldOpen || ((flags[h]! & 4) !== 0 && !state.limitReset);
+      codes[h] = (isPowered ? 1 : 0) | (isOpen ? 2 : 0);
+    }
+    thermostats.forEach(({ id }, t) => {
+      const dial = state.dials[id] ?? 'found';
+      const measured = state.waterCelsius?.[id];
+      const read = state.dialCelsius?.[id];
+      for (let h = 0; h < codes.length; h++) {
+        const set = dial === 'found' ? (read ?? found[t]![h]!) + differential : dialCelsius[dial];
+        if ((measured ?? felt[t]![h]!) > set) codes[h]! |= 4 << t;
+      }
+    });
+    return codes;
+  };
+}
+
+/** As found, a heated tank stands within its differential of the dial, still calling; in kelvin. */
+const differential = 2;
+
+/** Where the switches stand under a hypothesis, in a state that the technician has set. */
+export function switchPositions(
+  declaration: ElectricalDeclaration,
+  hypothesis: UnitHypothesis,
+  state: ReadingState,
+): SwitchPositions {
+  return {
+    breaker: isPowered(hypothesis, state) ? 'on' : 'off',
+    limit: isLimitOpen(hypothesis, state) ? 'tripped' : 'closed',
+    thermostats: Object.fromEntries(
+      declaration.thermostats.map(({ id }) => [
+        id,
+        isSatisfied(declaration, hypothesis, state, id) ? 'satisfied' : 'calling',
+      ]),
+    ),
+    lifted: wiresOf(state.lifted),
+  };
+}
+
+function isPowered({ supply, situation }: UnitHypothesis, state: ReadingState): boolean {
+  const noSupply = supply === 'no-supply' || (supply === 'breaker-open' && !state.breakerCycled);
+  return state.power === 'on' && !noSupply && situation.trips === undefined;
+}
+
+const isLimitOpen = (
+  { situation }: UnitHypothesis,
+  { limitReset, limitHeldOpen = false }: ReadingState,
+): boolean => limitHeldOpen || (situation.limitTripped && !limitReset);
+
+/** A thermostat is satisfied where the water it feels is warmer than its dial. Measured water overrules supposed water. */
+function isSatisfied(
+  { thermostats, dialCelsius }: ElectricalDeclaration,
+  { situation, dialCelsius: faultyDial }: UnitHypothesis,
+  state: ReadingState,
+  id: string,
+): boolean {
+  const thermostat = thermostats.find((each) => each.id === id)!;
+  const water =
+    state.waterCelsius?.[id] ??
+    (thermostat.water === 'top' ? situation.topCelsius : situation.bottomCelsius);
+  const dial = state.dials[id] ?? 'found';
+  const found = state.dialCelsius?.[id] ?? faultyDial[id] ?? dialCelsius.usual;
+  const set = dial === 'found' ? found + differential : dialCelsius[dial];
+  return water > set;
+}
