@@ -76,6 +76,8 @@ const state: Schema = object(
     power: oneOf('on', 'off'),
     upperDial: oneOf('high', 'low', 'found'),
     lowerDial: oneOf('high', 'low', 'found'),
+    dial: oneOf('high', 'low', 'found'),
+    water: object({}, { upper: ref('measured'), lower: ref('measured'), only: ref('measured') }),
     limit: oneOf('closed', 'tripped'),
     lifted: listOf(ref('liftedEnd'), 40),
     load: oneOf('loaded', 'open-circuit'),
@@ -164,7 +166,7 @@ const entries: Record<string, Schema> = {
     {
       wire: name,
       end: name,
-      dial: oneOf('upper', 'lower'),
+      dial: oneOf('upper', 'lower', 'only'),
       to: oneOf('high', 'low', 'found', 'left'),
       target: name,
       part: name,
@@ -265,6 +267,7 @@ export const jobSchema: Schema = {
             {
               nominal: ref('measured'),
               frequency: ref('measured'),
+              residualCurrentDevice: flag,
             },
           ),
         },
@@ -303,14 +306,7 @@ export const jobSchema: Schema = {
       instruments: listOf(
         object({ id: name, kind: name }, { leads: ref('measured'), serial: text() }),
       ),
-      constraints: object(
-        {},
-        {
-          liveWork: flag,
-          instruments: listOf(name, 40),
-          schools: { type: 'object', additionalProperties: name, maxProperties: 40 },
-        },
-      ),
+      constraints: ref('constraints'),
       attachments: listOf(
         object(
           {
@@ -325,6 +321,19 @@ export const jobSchema: Schema = {
     },
   ),
   definitions: {
+    constraints: {
+      title: 'constraints',
+      ...object(
+        {},
+        {
+          liveWork: flag,
+          instruments: listOf(name, 40),
+          order: oneOf('computed', 'usual'),
+          wrongVerdict: ref('measured'),
+          schools: { type: 'object', additionalProperties: name, maxProperties: 40 },
+        },
+      ),
+    },
     measured: { title: 'measured', ...measured },
     value: { title: 'value', ...value },
     liftedEnd: { title: 'lifted-end', ...liftedEnd },

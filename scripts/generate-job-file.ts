@@ -50,6 +50,7 @@ async function validators(): Promise<string> {
     validateJobFile: 'ohmmeter-job-1',
     validateEntry: 'ohmmeter-job-1#/definitions/entry',
     validatePlate: 'ohmmeter-job-1#/definitions/plate',
+    validateConstraints: 'ohmmeter-job-1#/definitions/constraints',
   });
   const bundled = await build({
     stdin: { contents: code, resolveDir: root, loader: 'js' },
@@ -66,7 +67,7 @@ async function validators(): Promise<string> {
 }
 
 const validatorTypes = `/* ${note} */
-import type { Entry, JobFile, Plate } from './job-types';
+import type { Constraints, Entry, JobFile, Plate } from './job-types';
 
 export interface SchemaProblem {
   instancePath: string;
@@ -81,6 +82,7 @@ interface Validator<T> {
 export const validateJobFile: Validator<JobFile>;
 export const validateEntry: Validator<Entry>;
 export const validatePlate: Validator<Plate>;
+export const validateConstraints: Validator<Constraints>;
 `;
 
 if (process.argv[1] === fileURLToPath(import.meta.url)) {

@@ -1,20 +1,15 @@
 import {
-  accessSteps,
-  candidateChecks,
-  catalogue,
-  checkWords,
-  familyId,
-  heaterModel,
-  isAllowed,
-  isCheckId,
-  plateOf,
-  type CheckId,
-  type HeaterObservable,
+  familyOfJob,
+  parameterHash,
+  wrongVerdictMinutes,
+  type ApplianceFamily,
+  type ElectricalObservable,
+  type FamilyParameters,
   type Plate,
   type TechnicianLimits,
-} from '../appliances/electric-storage-two-element';
+} from '../appliances';
 import {
-  compileFamily,
+  beliefAfterRepairs,
   expectBands,
   judgeConsistency,
   listSuspects,
@@ -22,42 +17,40 @@ import {
   updateBelief,
   type Appraisal,
   type Belief,
-  type Candidate,
   type CompiledFamily,
-  type Consistency,
   type ExpectedBand,
+  type Plan,
   type Suspect,
 } from '../diagnosis';
-import {
-  foldEntries,
-  walkEntries,
-  type FamilyCatalogue,
-  type JobFile,
-  type JobState,
-} from '../job-file';
+import { foldEntries, walkEntries, type JobFile, type JobState } from '../job-file';
+import { doubtToSettle, type DoubtToSettle, type Warning } from './doubts';
 import { evidenceOf } from './evidence';
+import { whatWouldChangeTheMind, type MindChanger } from './mind';
+import { likelyMistake } from './mistakes';
+import { goodOf } from './proof';
+import { compiledFor } from './tables';
 
-export const engineVersion = 'ohmmeter-0.1.0';
-/** Changes whenever a weight, a table or a price of the engine changes. */
-export const parameterHash = 'two-element-2026-11-25';
+export const engineVersion = 'ohmmeter-0.2.0';
 
-/** What acting on a wrong verdict costs, in minutes of work. Common practice: the part, the trip, the trust. */
-const prices = { wrongVerdictMinutes: 90 };
+/** Checks that are asked what would change the mind. */
+const mostThatChangeMinds = 12;
 
 export interface NextCheck {
-  readonly check: CheckId;
+  readonly check: string;
   readonly why: string;
   /** Minutes with the access it still needs. */
   readonly minutes: number;
   readonly expected: readonly ExpectedBand[];
   /** True where it is asked for a second time, because the first result fits nothing. */
   readonly repeat: boolean;
+  /** What is to be expected until a verdict, this check included; absent for a repeat. */
+  readonly toVerdict?: { readonly minutes: number; readonly checks: number };
 }
 
-export interface Warning {
-  readonly kind: 'fits-nothing' | 'contradiction' | 'still-fits-nothing';
-  readonly entries: readonly string[];
-  readonly text: string;
+export interface Alternative {
+  readonly check: string;
+  readonly minutes: number;
+  readonly toVerdictMinutes?: number;
 }
 
 export interface AfterRepair {
@@ -72,7 +65,11 @@ export interface Diagnosis {
   readonly decided: boolean;
   readonly next: NextCheck | null;
   /** The checks that come after it in worth. */
-  readonly alternatives: readonly { readonly check: CheckId; readonly minutes: number }[];
+  readonly alternatives: readonly Alternative[];
+  /** The same in the family's usual order: its next check, and the minutes to expect until a verdict. */
+  readonly usual?: { readonly check: string; readonly toVerdictMinutes: number };
+  /** The likeliest result that would make another suspect lead. */
+  readonly changesMind?: MindChanger;
   readonly warnings: readonly Warning[];
   readonly afterRepair?: AfterRepair;
 }
@@ -80,186 +77,198 @@ export interface Diagnosis {
 /** The diagnosis with what it was computed from, for screens that look closer. */
 export interface OpenDiagnosis {
   readonly answer: Diagnosis;
-  readonly family: CompiledFamily<HeaterObservable>;
+  readonly family: ApplianceFamily;
+  readonly tables: CompiledFamily<ElectricalObservable>;
   readonly belief: Belief;
+  /** The belief about what still stands, once the repairs are taken out of it. */
+  readonly standing: Belief;
   readonly state: JobState;
   readonly plate: Plate;
 }
 
-export const catalogueOf = (family: string): FamilyCatalogue | undefined =>
-  family === familyId ? catalogue : undefined;
+export interface DiagnosisOptions {
+  readonly parameters?: FamilyParameters;
+  /** One step ahead only: takes a fraction of the time, and is what answers until tables are filled. */
+  readonly depth?: 'rollout' | 'one-step';
+  /** Leaves out what no loop over many jobs needs: weights of entries, expected bands, the usual order. */
+  readonly brief?: boolean;
+}
+
+/** Names everything that an answer depends on besides the record: engine and parameters. */
+export const parameterHashOf = (family: ApplianceFamily): string => family.parameterHash;
 
 /**
- * Diagnoses a job file of the two-element family.
+ * Diagnoses a job file.
  * @throws PlateError where the plate cannot be worked with.
  */
-export function diagnoseJob(job: JobFile): OpenDiagnosis {
-  const plate = plateOf(job);
-  const family = compiledFor(plate);
-  const walked = walkEntries(job.entries, catalogue);
-  const state = foldEntries(job.entries, catalogue);
-  const belief = updateBelief(family, evidenceOf(job, walked));
-  const suspects = listSuspects(family, belief);
-  const consistency = judgeConsistency(family, belief);
-  const limits = limitsOf(job);
-  const taken = new Set(belief.contributions.map((each) => each.observableKey));
-  const candidates = candidateChecks(state, limits).filter(
-    (each) => !taken.has(each.observable.key) || state.repairsDone.length > 0,
+export function diagnoseJob(job: JobFile, options: DiagnosisOptions = {}): OpenDiagnosis {
+  const family = familyOfJob(job);
+  const { parameters = family.parameters, depth = 'rollout', brief = false } = options;
+  const plate = family.plateOf(job);
+  const tables = compiledFor(family, plate, parameters);
+  const walked = walkEntries(job.entries, family.catalogue);
+  const state = foldEntries(job.entries, family.catalogue);
+  const belief = updateBelief(tables, evidenceOf(family, job, walked, parameters));
+  const standing = beliefAfterRepairs(tables, belief, state.repairsDone);
+  const start = family.planStart(state, limitsOf(job), parameters);
+  const takenKeys = new Set(
+    belief.contributions
+      .filter((each) => each.repairsBefore === state.repairsDone.length)
+      .map((each) => each.observableKey),
   );
-  const plan = planNext(family, belief, candidates, prices);
-  const doubt = doubtToSettle(consistency, state, limits, taken);
-  const decided = !doubt?.follow && plan.enough && state.repairsDone.length === 0;
-  const next = decided ? null : nextCheck(family, belief, state, plan.appraisals, doubt);
+  const isOpen = (each: (typeof start.candidates)[number]) =>
+    !takenKeys.has(each.observableIn(0).key);
+  const prices = job.constraints?.wrongVerdict?.second;
+  const price =
+    prices === undefined
+      ? parameters.wrongVerdict
+      : { ...parameters.wrongVerdict, minutes: prices / 60 };
+  const isUsual = job.constraints?.order === 'usual';
+  const wantsUsual = isUsual || (!brief && depth === 'rollout');
+  const plan = planNext(
+    tables,
+    standing,
+    { ...start, candidates: start.candidates.filter(isOpen) },
+    {
+      wrongVerdictMinutes: (repairs) =>
+        Math.max(...repairs.map((each) => wrongVerdictMinutes(price, each))),
+      depth,
+      thorough: !brief,
+      usualOrder: wantsUsual ? family.usualOrder : undefined,
+    },
+  );
+  const entryOf = (id: string) => walked.find(({ entry }) => entry.id === id);
+  const doubt = doubtToSettle(
+    family,
+    judgeConsistency(tables, belief),
+    (check) => {
+      const candidate = start.candidates.find((each) => each.checkId === check);
+      return (
+        candidate && { observableKey: candidate.observableIn(0).key, isTaken: !isOpen(candidate) }
+      );
+    },
+    (id) => {
+      const found = entryOf(id);
+      if (!found) return undefined;
+      return likelyMistake(
+        family,
+        found.entry,
+        goodOf(family, job, found.entry, found.before),
+        found.before,
+      );
+    },
+  );
+  const following = followed(doubt, start.candidates);
+  const decided = !following && plan.enough;
+  const appraisals = isUsual && plan.usual ? usualFirst(plan, plan.usual) : plan.appraisals;
+  const next = decided ? undefined : (following ?? appraisals[0]);
+  const suspects = brief ? [] : listSuspects(tables, standing);
   return {
     family,
+    tables,
     belief,
+    standing,
     state,
     plate,
     answer: {
       suspects,
       decided,
-      next,
-      alternatives: plan.appraisals
-        .filter((each) => each.candidate.checkId !== next?.check)
+      next: next ? nextCheck(tables, standing, next, doubt, brief) : null,
+      alternatives: appraisals
+        .filter((each) => each.candidate.checkId !== next?.candidate.checkId)
         .slice(0, 2)
-        .map(({ candidate }) => ({
-          check: candidate.checkId as CheckId,
-          minutes: totalMinutes(candidate),
+        .map((each) => ({
+          check: each.candidate.checkId,
+          minutes: totalMinutes(each),
+          toVerdictMinutes: each.outlook && rounded(each.outlook.minutes),
         })),
+      usual: plan.usual && {
+        check: plan.usual.checkId,
+        toVerdictMinutes: rounded(plan.usual.outlook.minutes),
+      },
+      changesMind: brief
+        ? undefined
+        : whatWouldChangeTheMind(
+            tables,
+            standing,
+            plan.appraisals.slice(0, mostThatChangeMinds).map((each) => each.candidate),
+            suspects[0]!.repair,
+          ),
       warnings: doubt ? [doubt.warning] : [],
-      afterRepair: afterRepair(family, belief, state),
+      afterRepair: afterRepair(tables, standing, state),
     },
   };
 }
 
-const compiled = new Map<string, CompiledFamily<HeaterObservable>>();
-/** Plates whose tables are kept. A technician meets few; a server many, and forgets the oldest. */
-const mostCompiled = 24;
-
-/** The family's tables for a plate, made once. */
-export function compiledFor(plate: Plate): CompiledFamily<HeaterObservable> {
-  const key = JSON.stringify(plate);
-  let found = compiled.get(key);
-  if (!found) {
-    found = compileFamily(heaterModel(plate));
-    compiled.set(key, found);
-    const oldest = compiled.keys().next().value;
-    if (compiled.size > mostCompiled && oldest !== undefined) compiled.delete(oldest);
-  }
-  return found;
+/** The likeliest set of repairs, and how likely it is. */
+export function leadingSet({ tables, standing }: OpenDiagnosis): {
+  readonly repairs: readonly string[];
+  readonly probability: number;
+} {
+  const sums = new Float64Array(tables.repairSets.length);
+  for (const h of standing.active) sums[tables.setOfHypothesis[h]!]! += standing.byHypothesis[h]!;
+  const best = sums.indexOf(Math.max(...sums));
+  return { repairs: tables.repairSets[best]!, probability: sums[best]! };
 }
 
 function limitsOf({ constraints }: JobFile): TechnicianLimits {
   return { liveWork: constraints?.liveWork ?? true, instruments: constraints?.instruments };
 }
 
-interface DoubtToSettle {
-  readonly warning: Warning;
-  /** The check that would settle it, if there is one that has not been refused. */
-  readonly follow?: { readonly check: CheckId; readonly repeat: boolean };
+type HeaterAppraisal = Appraisal<ElectricalObservable>;
+
+/** The check that a doubt asks for, if it can be done. */
+function followed(
+  doubt: DoubtToSettle | undefined,
+  candidates: readonly HeaterAppraisal['candidate'][],
+): (HeaterAppraisal & { readonly repeat: boolean }) | undefined {
+  if (!doubt?.follow) return undefined;
+  const { check, repeat } = doubt.follow;
+  const candidate = candidates.find((each) => each.checkId === check);
+  return candidate && { candidate, repeat, information: 0, costMinutes: costOf(candidate) };
 }
 
-/** A reading that fits nothing is taken again; if it repeats, the one that would explain it is taken. */
-function doubtToSettle(
-  { doubts }: Consistency,
-  state: JobState,
-  limits: TechnicianLimits,
-  taken: ReadonlySet<string>,
-): DoubtToSettle | undefined {
-  const worst = doubts.find((each) => !each.checkId.startsWith('call:'));
-  if (!worst || !isCheckId(worst.checkId)) return undefined;
-  const allTrue = doubts
-    .filter((each) => !each.contradicted)
-    .reduce((product, each) => product * (1 - each.probabilityWrong), 1);
-  const { label, explainedBy = [] } = checkWords[worst.checkId];
-  const canRepeat = !state.refused.has(worst.checkId) && isAllowed(worst.checkId, limits);
-  if (worst.contradicted) {
-    const rivals = doubts.filter((each) => each.checkId === worst.checkId);
-    const settled = rivals.some((each) => each.taken > 1) || worst.probabilityWrong > 0.9;
-    if (settled) return undefined;
-    return {
-      warning: {
-        kind: 'contradiction',
-        entries: rivals.flatMap((each) => each.entryIds),
-        text: `${label}: two results that cannot both be true. Take it once more.`,
-      },
-      follow: canRepeat ? { check: worst.checkId, repeat: true } : undefined,
-    };
-  }
-  if (worst.probabilityWrong <= 0.5 && allTrue >= 0.5) return undefined;
-  if (worst.taken === 1) {
-    return {
-      warning: {
-        kind: 'fits-nothing',
-        entries: worst.entryIds,
-        text: `${label}: this fits no single fault together with the other readings. Take it again.`,
-      },
-      follow: canRepeat ? { check: worst.checkId, repeat: true } : undefined,
-    };
-  }
-  const explaining = explainedBy.find(
-    (each) =>
-      !state.refused.has(each) &&
-      isAllowed(each, limits) &&
-      !candidateChecks(state, limits).some(
-        ({ checkId, observable }) => checkId === each && taken.has(observable.key),
-      ),
-  );
-  return {
-    warning: {
-      kind: 'still-fits-nothing',
-      entries: worst.entryIds,
-      text: explaining
-        ? `${label}: the same again, and it still fits nothing else. Next the reading that would explain it.`
-        : `${label}: the same again, and it still fits nothing else. Look for a joint that gets hot, or two faults.`,
-    },
-    follow: explaining ? { check: explaining, repeat: false } : undefined,
-  };
+const costOf = ({ minutes, accessMinutes, hazardMinutes }: HeaterAppraisal['candidate']) =>
+  minutes + accessMinutes + hazardMinutes;
+
+function usualFirst(
+  { appraisals }: Plan<ElectricalObservable>,
+  { checkId, outlook }: NonNullable<Plan['usual']>,
+): HeaterAppraisal[] {
+  const first = appraisals.find((each) => each.candidate.checkId === checkId);
+  if (!first) return [...appraisals];
+  return [{ ...first, outlook }, ...appraisals.filter((each) => each !== first)];
 }
 
 function nextCheck(
-  family: CompiledFamily<HeaterObservable>,
-  belief: Belief,
-  state: JobState,
-  appraisals: readonly Appraisal<HeaterObservable>[],
+  tables: CompiledFamily<ElectricalObservable>,
+  standing: Belief,
+  next: HeaterAppraisal & { readonly repeat?: boolean },
   doubt: DoubtToSettle | undefined,
-): NextCheck | null {
-  const limits = { liveWork: true };
-  if (doubt?.follow) {
-    const { check, repeat } = doubt.follow;
-    const candidate = candidateChecks(state, limits).find((each) => each.checkId === check);
-    if (candidate) {
-      return {
-        check,
-        repeat,
-        why: doubt.warning.text,
-        minutes: totalMinutes(candidate),
-        expected: expectBands(family, belief, candidate.observable),
-      };
-    }
-  }
-  const best = appraisals[0];
-  if (!best) return null;
-  const check = best.candidate.checkId as CheckId;
-  const expected = expectBands(family, belief, best.candidate.observable);
+  brief: boolean,
+): NextCheck {
+  const { candidate, outlook, repeat } = next;
+  const expected = brief ? [] : expectBands(tables, standing, candidate.observableIn(0));
   return {
-    check,
-    repeat: false,
-    why: whyThis(best, expected, accessSteps(check, state).length),
-    minutes: totalMinutes(best.candidate),
+    check: candidate.checkId,
+    repeat: repeat ?? false,
+    why: repeat !== undefined && doubt ? doubt.warning.text : whyThis(next, expected),
+    minutes: totalMinutes(next),
     expected,
+    toVerdict: outlook && {
+      minutes: rounded(outlook.minutes),
+      checks: Math.max(1, Math.round(outlook.checks)),
+    },
   };
 }
 
-const totalMinutes = ({ minutes, accessMinutes }: Candidate) =>
-  Math.round((minutes + accessMinutes) * 10) / 10;
+const totalMinutes = ({ candidate }: HeaterAppraisal) =>
+  rounded(candidate.minutes + candidate.accessMinutes);
+
+const rounded = (minutes: number) => Math.round(minutes * 10) / 10;
 
 /** One sentence: how it splits the field, and what it costs. */
-function whyThis(
-  best: Appraisal<HeaterObservable>,
-  expected: readonly ExpectedBand[],
-  stepsNeeded: number,
-): string {
+function whyThis(best: HeaterAppraisal, expected: readonly ExpectedBand[]): string {
   const over = expected
     .filter((each) => each.reads.kind === 'over-range')
     .reduce((sum, each) => sum + each.probability, 0);
@@ -267,23 +276,22 @@ function whyThis(
     over > 0.03 && over < 0.97
       ? `It splits the field ${Math.round(over * 100)} to ${Math.round((1 - over) * 100)}`
       : `It tells most for its ${best.costMinutes.toFixed(1)} minutes`;
-  return stepsNeeded === 0 ? `${split}, and nothing more has to come off.` : `${split}.`;
+  return best.candidate.accessMinutes === 0
+    ? `${split}, and nothing more has to come off.`
+    : `${split}.`;
 }
 
 function afterRepair(
-  family: CompiledFamily<HeaterObservable>,
-  belief: Belief,
+  { model }: CompiledFamily<ElectricalObservable>,
+  { byHypothesis }: Belief,
   { repairsDone }: JobState,
 ): AfterRepair | undefined {
-  const rowsAfter = family.rowsAfter(repairsDone);
-  if (!rowsAfter) return undefined;
-  const start = family.model.healthyIndex * family.pointCount;
-  let heldProbability = 0;
-  for (let row = 0; row < family.rowCount; row++) {
-    const after = rowsAfter[row]!;
-    if (after >= start && after < start + family.pointCount) {
-      heldProbability += belief.probabilities[row]!;
-    }
-  }
+  if (repairsDone.length === 0) return undefined;
+  const heldProbability = model.hypotheses.reduce(
+    (sum, { faults }, h) => (faults.length === 0 ? sum + byHypothesis[h]! : sum),
+    0,
+  );
   return { repairs: repairsDone, heldProbability };
 }
+
+export { parameterHash };

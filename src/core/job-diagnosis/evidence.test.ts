@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { emptyJob, stamp } from '../../../tests/plates';
-import { catalogue } from '../appliances/electric-storage-two-element';
+import { electricStorageTwoElement as family } from '../appliances/electric-storage-two-element';
 import { walkEntries, type Entry, type JobFile } from '../job-file';
 import { diagnoseJob } from '.';
 import { evidenceOf } from './evidence';
@@ -8,7 +8,7 @@ import { evidenceOf } from './evidence';
 const made = (rest: object): Entry => ({ ...stamp(), ...rest }) as Entry;
 const evidence = (entries: Entry[], overrides: Partial<JobFile> = {}) => {
   const job = emptyJob({ entries, ...overrides });
-  return evidenceOf(job, walkEntries(job.entries, catalogue));
+  return evidenceOf(family, job, walkEntries(job.entries, family.catalogue));
 };
 const keys = (entries: Entry[]) =>
   evidence(entries)

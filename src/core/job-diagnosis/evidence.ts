@@ -1,19 +1,9 @@
 import {
-  checkNames,
-  clamp,
-  errorRateOf,
-  impliedState,
-  isCheckId,
-  observableOfCheck,
-  probe,
-  questionIds,
-  questions,
-  readingState,
   usualLeadOhm,
-  type HeaterObservable,
-  type QuestionId,
+  type ApplianceFamily,
+  type ElectricalObservable,
   type ReadingState,
-} from '../appliances/electric-storage-two-element';
+} from '../appliances';
 import type { Evidence, EvidenceResult } from '../diagnosis';
 import type {
   Entry,
@@ -26,28 +16,36 @@ import type {
 } from '../job-file';
 
 /** Entry id under which the complaint and the answers of the call count as evidence. */
-export const callEntryId = (question: QuestionId) => `call:${question}`;
+export const callEntryId = (question: string) => `call:${question}`;
+
+export type WalkedEntry = { readonly entry: Entry; readonly before: JobState };
 
 /** Everything in a job that bears on what is wrong, as evidence for the engine. */
 export function evidenceOf(
+  family: ApplianceFamily,
   job: JobFile,
-  walked: readonly { readonly entry: Entry; readonly before: JobState }[],
-): Evidence<HeaterObservable>[] {
+  walked: readonly WalkedEntry[],
+  parameters = family.parameters,
+): Evidence<ElectricalObservable>[] {
+  const errorRateOf = (check: string | undefined) => family.errorRateOf(check, parameters);
   return [
-    ...callEvidence(job.complaint),
-    ...walked.flatMap(({ entry, before }) => entryEvidence(job, entry, before)),
-    ...dialEvidence(walked),
+    ...callEvidence(family, job.complaint, parameters.errorRates.answer),
+    ...walked.flatMap(({ entry, before }) =>
+      entryEvidence(family, job, entry, before, errorRateOf),
+    ),
+    ...dialEvidence(family, walked, errorRateOf),
   ];
 }
 
-/** A caller's answer is wrong or misunderstood this often. Common practice. */
-const callErrorRate = 0.05;
-
-function callEvidence(complaint: JobFile['complaint']): Evidence<HeaterObservable>[] {
+function callEvidence(
+  { questionIds, questions }: ApplianceFamily,
+  complaint: JobFile['complaint'],
+  errorRate: number,
+): Evidence<ElectricalObservable>[] {
   return questionIds.flatMap((question) => {
     const answer = question === 'complaint' ? complaint?.kind : complaint?.answers?.[question];
     const outcome = answer === undefined ? '' : String(answer);
-    if (!(questions[question].values as readonly string[]).includes(outcome)) return [];
+    if (!questions[question]!.values.includes(outcome)) return [];
     return [
       {
         entryId: callEntryId(question),
@@ -55,20 +53,25 @@ function callEvidence(complaint: JobFile['complaint']): Evidence<HeaterObservabl
         observable: { kind: 'question' as const, key: `question ${question}`, question },
         result: { kind: 'outcome' as const, outcome },
         repairsBefore: [],
-        errorRate: callErrorRate,
+        errorRate,
       },
     ];
   });
 }
 
-function entryEvidence(job: JobFile, entry: Entry, before: JobState): Evidence<HeaterObservable>[] {
-  if (entry.kind === 'observation' && isCheckId(entry.check)) {
-    const state = stateOfEntry(entry, before);
+function entryEvidence(
+  family: ApplianceFamily,
+  job: JobFile,
+  entry: Entry,
+  before: JobState,
+  errorRateOf: (check: string | undefined) => number,
+): Evidence<ElectricalObservable>[] {
+  if (entry.kind === 'observation' && family.isCheckId(entry.check)) {
     return [
       {
         entryId: entry.id,
         checkId: entry.check,
-        observable: observableOfCheck(entry.check, state),
+        observable: family.observableOfCheck(entry.check, stateOfEntry(family, entry, before)),
         result: { kind: 'outcome', outcome: entry.value },
         repairsBefore: before.repairsDone,
         errorRate: errorRateOf(entry.check),
@@ -76,7 +79,7 @@ function entryEvidence(job: JobFile, entry: Entry, before: JobState): Evidence<H
     ];
   }
   if (entry.kind !== 'reading' || !entry.value) return [];
-  const observable = observableOfEntry(entry, before);
+  const observable = observableOfEntry(family, entry, before);
   const result = resultOf(entry.value, leadOhmOf(job, entry));
   if (!observable || !result) return [];
   return [
@@ -86,51 +89,93 @@ function entryEvidence(job: JobFile, entry: Entry, before: JobState): Evidence<H
       observable,
       result,
       repairsBefore: before.repairsDone,
-      errorRate: errorRateOf(
-        entry.check !== undefined && isCheckId(entry.check) ? entry.check : undefined,
-      ),
+      errorRate: errorRateOf(family.isCheckId(entry.check) ? entry.check : undefined),
     },
   ];
 }
 
 /** What an entry looked at, in the state it was taken in. Undefined where it names nothing of this family. */
 export function observableOfEntry(
+  family: ApplianceFamily,
   entry: ReadingEntry | ObservationEntry,
   before: JobState,
-): HeaterObservable | undefined {
-  const state = stateOfEntry(entry, before);
+): ElectricalObservable | undefined {
+  const state = stateOfEntry(family, entry, before);
   if (entry.check !== undefined) {
-    return isCheckId(entry.check) ? observableOfCheck(entry.check, state) : undefined;
+    return family.isCheckId(entry.check) ? family.observableOfCheck(entry.check, state) : undefined;
   }
   if (entry.kind === 'observation') return undefined;
-  if (entry.around !== undefined) return clamp(entry.around, state);
+  if (entry.around !== undefined) return family.clamp([entry.around], state);
   const [from, to] = entry.between ?? [];
   if (from === undefined || to === undefined) return undefined;
-  return probe(entry.quantity === 'voltage-ac' ? 'voltage-ac' : 'resistance', from, to, state);
+  return family.probe(
+    entry.quantity === 'voltage-ac' ? 'voltage-ac' : 'resistance',
+    from,
+    to,
+    state,
+  );
 }
 
 /** What the entry says wins key by key, then what its check implies, then what the entries before it made of the unit. */
 function stateOfEntry(
-  entry: Extract<Entry, { kind: 'reading' | 'observation' }>,
+  family: ApplianceFamily,
+  entry: ReadingEntry | ObservationEntry,
   before: JobState,
 ): ReadingState {
-  const quantity =
-    entry.kind !== 'reading'
-      ? undefined
-      : entry.check !== undefined && isCheckId(entry.check)
-        ? checkNames[entry.check].quantity
-        : entry.quantity;
-  const present = impliedState(entry.check, readingState(before));
+  const check = family.isCheckId(entry.check) ? family.check(entry.check) : undefined;
+  const quantity = entry.kind === 'reading' ? (check?.quantity ?? entry.quantity) : undefined;
+  const present = family.impliedState(check && entry.check, family.readingState(before));
   const stated = entry.state ?? {};
-  const power = stated.power ?? (quantity === 'resistance' ? 'off' : present.power);
+  const lifted = stated.lifted ?? present.lifted;
+  const water = measuredWater(family, stated.water);
+  const dialCelsius = water && dialsAsFound(family, before);
   return {
     ...present,
-    power,
-    upperDial: stated.upperDial ?? present.upperDial,
-    lowerDial: stated.lowerDial ?? present.lowerDial,
-    lifted: stated.lifted ?? present.lifted,
+    power: stated.power ?? (quantity === 'resistance' ? 'off' : present.power),
+    dials: Object.fromEntries(
+      family.thermostats.map(({ id, stateKey }) => [id, stated[stateKey] ?? present.dials[id]!]),
+    ),
+    // A voltage taken without load was taken with the elements off their wires.
+    lifted: stated.load === 'open-circuit' ? [...lifted, ...loadEnds(family)] : lifted,
     limitReset: present.limitReset || stated.limit === 'closed',
+    ...(stated.limit === 'tripped' ? { limitHeldOpen: true } : {}),
+    ...(water ? { waterCelsius: water, dialCelsius } : {}),
+    ...(entry.kind === 'observation' && entry.threshold?.ohm !== undefined
+      ? { beepBelowOhm: entry.threshold.ohm }
+      : {}),
   };
+}
+
+/** The wire to the a end of each element. */
+function loadEnds({ elements, names }: ApplianceFamily) {
+  return elements.flatMap(({ part }) => {
+    const end = `${part}.a`;
+    const wire = Object.keys(names.conductors).find((each) => names.conductors[each]![1] === end);
+    return wire ? [{ wire, end }] : [];
+  });
+}
+
+function measuredWater(
+  { thermostats }: ApplianceFamily,
+  water: Readonly<Record<string, Measured | undefined>> | undefined,
+): Record<string, number> | undefined {
+  const found = thermostats.flatMap(({ id }) => {
+    const celsius = water?.[id]?.celsius;
+    return celsius === undefined ? [] : [[id, celsius] as const];
+  });
+  return found.length > 0 ? Object.fromEntries(found) : undefined;
+}
+
+function dialsAsFound(
+  { thermostats }: ApplianceFamily,
+  { settings }: JobState,
+): Record<string, number> | undefined {
+  const found = thermostats.flatMap(({ id, setting }) => {
+    const value = settings.get(setting)?.found;
+    const celsius = typeof value === 'object' ? value.celsius : undefined;
+    return celsius === undefined ? [] : [[id, celsius] as const];
+  });
+  return found.length > 0 ? Object.fromEntries(found) : undefined;
 }
 
 function resultOf(value: Value, leadOhm: number): EvidenceResult | undefined {
@@ -148,31 +193,29 @@ function leadOhmOf(job: JobFile, entry: ReadingEntry): number {
   return entry.leads?.ohm ?? instrument?.leads?.ohm ?? usualLeadOhm;
 }
 
-/** Both dials written down as found are as good as a look at them. */
+/** Dials written down as found are as good as a look at them. */
 function dialEvidence(
-  walked: readonly { readonly entry: Entry; readonly before: JobState }[],
-): Evidence<HeaterObservable>[] {
-  const found = (setting: string) =>
+  family: ApplianceFamily,
+  walked: readonly WalkedEntry[],
+  errorRateOf: (check: string) => number,
+): Evidence<ElectricalObservable>[] {
+  const outcomeOf = family.dialsLook;
+  if (!outcomeOf) return [];
+  const found = family.thermostats.map(({ setting }) =>
     walked.findLast(
       ({ entry }) => entry.kind === 'setting' && entry.setting === setting && entry.as === 'found',
-    );
-  const [upper, lower] = [found('upper-dial'), found('lower-dial')];
-  const upperCelsius = celsiusOf(upper?.entry);
-  const lowerCelsius = celsiusOf(lower?.entry);
-  if (!lower || upperCelsius === undefined || lowerCelsius === undefined) return [];
-  const outcome =
-    Math.max(upperCelsius, lowerCelsius) < 45
-      ? 'low'
-      : upperCelsius - lowerCelsius > 4
-        ? 'unequal'
-        : 'equal';
+    ),
+  );
+  const last = found.at(-1);
+  const celsius = found.flatMap((each) => celsiusOf(each?.entry) ?? []);
+  if (!last || celsius.length < family.thermostats.length) return [];
   return [
     {
-      entryId: lower.entry.id,
+      entryId: last.entry.id,
       checkId: 'dials-look',
-      observable: observableOfCheck('dials-look', readingState(lower.before)),
-      result: { kind: 'outcome', outcome },
-      repairsBefore: lower.before.repairsDone,
+      observable: family.observableOfCheck('dials-look', family.readingState(last.before)),
+      result: { kind: 'outcome', outcome: outcomeOf(celsius) },
+      repairsBefore: last.before.repairsDone,
       errorRate: errorRateOf('dials-look'),
     },
   ];

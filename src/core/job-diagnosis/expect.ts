@@ -1,19 +1,16 @@
+import { usualLeadOhm, type ApplianceFamily, type ElectricalObservable } from '../appliances';
 import {
-  checkNames,
-  impliedState,
-  observableOfCheck,
-  readingState,
-  usualLeadOhm,
-  type CheckId,
-  type HeaterObservable,
-} from '../appliances/electric-storage-two-element';
-import { expectBands, type ExpectedBand, type SharedUnknown } from '../diagnosis';
+  expectBands,
+  type CompiledFamily,
+  type ExpectedBand,
+  type SharedUnknown,
+} from '../diagnosis';
 import type { Entry } from '../job-file';
-import { compiledFor, type OpenDiagnosis } from './diagnose';
+import type { OpenDiagnosis } from './diagnose';
 
 /** What a check shows on a good unit of this plate, and what each suspect would show. */
 export interface Expectation {
-  readonly check: CheckId;
+  readonly check: string;
   readonly good: GoodReading;
   readonly bands: readonly ExpectedBand[];
 }
@@ -29,22 +26,29 @@ export type GoodReading =
   | { readonly kind: 'outcome'; readonly outcome: string };
 
 /** What the check would show now, in the state it is taken in. */
-export function expectCheck(open: OpenDiagnosis, check: CheckId): Expectation {
-  const observable = observableOfCheck(check, impliedState(check, readingState(open.state)));
+export function expectCheck(open: OpenDiagnosis, check: string): Expectation {
+  const { family } = open;
+  const state = family.impliedState(check, family.readingState(open.state));
+  return { check, ...expectObservable(open, family.observableOfCheck(check, state)) };
+}
+
+/** What anything that can be looked at would show: on a good unit, and under each suspect. */
+export function expectObservable(
+  { tables, standing }: Pick<OpenDiagnosis, 'tables' | 'standing'>,
+  observable: ElectricalObservable,
+): Omit<Expectation, 'check'> {
   return {
-    check,
-    good: goodReading(open, observable),
-    bands: expectBands(open.family, open.belief, observable),
+    good: goodReading(tables, observable),
+    bands: expectBands(tables, standing, observable),
   };
 }
 
 /** Two standard deviations to either side of what the plate says, with tolerances and the meter's own error. */
 export function goodReading(
-  { plate }: Pick<OpenDiagnosis, 'plate'>,
-  observable: HeaterObservable,
+  { model }: Pick<CompiledFamily<ElectricalObservable>, 'model'>,
+  observable: ElectricalObservable,
 ): GoodReading {
-  const { model } = compiledFor(plate);
-  const prediction = model.predict(model.healthyIndex, observable);
+  const prediction = model.predictor(observable)(model.healthyIndex);
   if (prediction.kind === 'outcomes') {
     const [likeliest] = Object.entries(prediction.probabilities).sort(
       (one, other) => other[1] - one[1],
@@ -70,7 +74,7 @@ export function goodReading(
   };
 }
 
-function momentsOf({ points }: SharedUnknown): { mean: number; spread: number } {
+function momentsOf({ fine: { points } }: SharedUnknown): { mean: number; spread: number } {
   const mean = points.reduce((sum, each) => sum + each.share * each.logRatio, 0);
   const square = points.reduce((sum, each) => sum + each.share * (each.logRatio - mean) ** 2, 0);
   return { mean, spread: Math.sqrt(square) };
@@ -91,12 +95,15 @@ export function isGoodResult(good: GoodReading, entry: Entry): boolean | undefin
 }
 
 /** The job-file key of a check's value. */
-export function valueKeyOf(check: CheckId): 'ohm' | 'volt' | 'ampere' | 'celsius' | undefined {
-  const { quantity } = checkNames[check];
+export function valueKeyOf(
+  family: Pick<ApplianceFamily, 'check'>,
+  check: string,
+): 'ohm' | 'volt' | 'ampere' | 'celsius' | undefined {
+  const { quantity } = family.check(check);
   return quantity && valueKeys[quantity];
 }
 
-const valueKeys = {
+export const valueKeys = {
   resistance: 'ohm',
   'voltage-ac': 'volt',
   'current-ac': 'ampere',

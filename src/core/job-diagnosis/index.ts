@@ -1,5 +1,10 @@
+export * from './bench-answer';
 export * from './diagnose';
+export * from './doubts';
+export * from './evidence';
 export * from './expect';
+export * from './mind';
+export * from './mistakes';
 export * from './picture';
 export * from './proof';
-export { callEntryId } from './evidence';
+export * from './tables';

@@ -1,12 +1,20 @@
 import { describe, expect, it } from 'vitest';
 import { emptyJob, stamp } from '../../../tests/plates';
 import type { Entry } from '../job-file';
-import { diagnoseJob, pictureOf } from '.';
+import { diagnoseJob, pictureOf, probeTerminals, type PictureState, type TerminalState } from '.';
 
-const pictured = (...entries: object[]) =>
-  pictureOf(
-    diagnoseJob(emptyJob({ entries: entries.map((each) => ({ ...stamp(), ...each })) as Entry[] })),
-  );
+const opened = (...entries: object[]) =>
+  diagnoseJob(emptyJob({ entries: entries.map((each) => ({ ...stamp(), ...each })) as Entry[] }));
+const terminalsOf = ({ terminals }: PictureState, live: TerminalState['live']) =>
+  Object.keys(terminals).filter((each) => terminals[each]!.live === live);
+const pictured = (...entries: object[]) => {
+  const picture = pictureOf(opened(...entries));
+  return {
+    ...picture,
+    live: terminalsOf(picture, 'live'),
+    fedBack: terminalsOf(picture, 'fed-back'),
+  };
+};
 const openReading = {
   kind: 'reading',
   check: 'upper-element-ohms',
@@ -39,7 +47,7 @@ describe('the wiring picture', () => {
       volts('feed-volts', 240),
       { kind: 'observation', check: 'splices-look', value: 'loose' },
     );
-    expect(picture.suspected).toMatch(/splice|supply/);
+    expect(picture.suspected[0]!.fault).toMatch(/splice|supply/);
     expect(picture.fedBack.length).toBeGreaterThan(0);
   });
 
@@ -57,5 +65,40 @@ describe('the wiring picture', () => {
   it('draws a limit closed whose button did not click', () => {
     const clicked = { kind: 'observation', check: 'limit-reset-press', value: 'no-click' };
     expect(pictured(clicked).open).not.toContain('limit-pole-1');
+  });
+
+  it('shows current where a dial is turned to call, and none where the water satisfies it', () => {
+    const open = opened(powerOn);
+    const cold = pictureOf(open, { good: true, waterCelsius: { upper: 15, lower: 15 } });
+    expect(cold.ampere['w-upper-a']).toBeGreaterThan(17);
+    expect(cold.watt['upper-element']).toBeGreaterThan(4000);
+    expect(cold.ampere['w-lower-a']).toBeUndefined();
+    const warmAbove = pictureOf(open, { good: true, waterCelsius: { upper: 80, lower: 15 } });
+    expect(warmAbove.watt['upper-element']).toBeLessThan(1);
+    expect(warmAbove.ampere['w-lower-a']).toBeGreaterThan(17);
+    const tripped = pictureOf(open, { good: true, limit: 'tripped' });
+    expect(Object.values(tripped.watt).every((each) => each < 1)).toBe(true);
+  });
+
+  it('says of any two terminals what a good unit shows and what each suspect would', () => {
+    const open = opened(proved, openReading);
+    const ohms = probeTerminals(open, ['limit.1', 'upper-element.a'], {
+      power: 'off',
+      limit: 'closed',
+      waterCelsius: { upper: 15, lower: 15 },
+    });
+    expect(ohms).toMatchObject({ quantity: 'resistance', good: { kind: 'range' } });
+    expect(ohms.good.kind === 'range' && ohms.good.nominal).toBeLessThan(0.5);
+    const [likeliest] = probeTerminals(open, ['upper-element.a', 'upper-element.b'], {
+      lifted: [{ wire: 'w-upper-a', end: 'upper-element.a' }],
+    }).bands;
+    expect(likeliest).toMatchObject({
+      repair: 'replace-upper-element',
+      reads: { kind: 'over-range' },
+    });
+    const volts = probeTerminals(open, ['limit.1', 'limit.3'], { power: 'on' });
+    expect(volts.quantity).toBe('voltage-ac');
+    // Under load the supply wires take about one percent.
+    expect(volts.good.kind === 'range' && volts.good.nominal).toBeGreaterThan(235);
   });
 });

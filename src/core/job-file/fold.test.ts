@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { stamp } from '../../../tests/plates';
-import { catalogue } from '../appliances/electric-storage-two-element';
+import { electricStorageTwoElement } from '../appliances/electric-storage-two-element';
+
 import { effectiveEntries, foldEntries, type Entry } from '.';
 
 const action = (name: string, rest: object = {}): Entry =>
@@ -11,6 +12,8 @@ const points = (...volts: number[]) => ({
 const reading = (check: string, value: object): Entry =>
   ({ ...stamp(), kind: 'reading', check, value }) as Entry;
 const fold = (...entries: Entry[]) => foldEntries(entries, catalogue);
+
+const { catalogue } = electricStorageTwoElement;
 
 describe('proved dead', () => {
   it('comes from readings on every leg', () => {

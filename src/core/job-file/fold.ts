@@ -15,7 +15,8 @@ export interface JobState {
   readonly provedDeadAt?: string;
   readonly coversOpen: readonly string[];
   readonly lifted: readonly LiftedEnd[];
-  readonly dials: { readonly upper?: string; readonly lower?: string };
+  /** Where each dial was turned, by thermostat. */
+  readonly dials: Readonly<Record<string, string>>;
   readonly limitReset: boolean;
   readonly breakerCycled: boolean;
   /** In the order they were done. */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { emptyJob, plate4500 } from '../../../tests/plates';
-import { seededRandom, simulateUnit } from '../simulation';
+import { seededRandom, simulatedTwoElement, simulateUnit } from '../simulation';
 import { practiseJob, type Clock } from '.';
 
 function clock(): Clock {
@@ -14,42 +14,47 @@ function clock(): Clock {
 
 /** Units that were never used while weights and tables were set. */
 const firstSeed = 700_000;
-const unitCount = 1000;
+const unitCount = 400;
 
 describe('on simulated units with one hidden fault, 3 % of readings wrong', () => {
-  it('the first verdict names the right repair in at least 93 of 100', { timeout: 240_000 }, () => {
+  it('the first verdict names the right repair in at least 94 of 100', { timeout: 240_000 }, () => {
     let right = 0;
     let minutes = 0;
     for (let k = 0; k < unitCount; k++) {
-      const unit = simulateUnit(plate4500, seededRandom(firstSeed + k), { wrongReadings: 0.03 });
+      const unit = simulateUnit(simulatedTwoElement, plate4500, seededRandom(firstSeed + k), {
+        wrongReadings: 0.03,
+      });
       const { kind, answers } = unit.complaint;
       const start = emptyJob({ complaint: { kind: kind as 'other', answers } });
-      const done = practiseJob(start, unit, clock());
+      const done = practiseJob(start, unit, clock(), { brief: true });
       minutes += done.minutes;
-      if (done.answer.suspects[0]!.repair === unit.fault.repair) right += 1;
+      if (done.verdict.repairs.join() === unit.repairs.join()) right += 1;
     }
     console.info(
       `single faults right: ${right} of ${unitCount}, ${(minutes / unitCount).toFixed(1)} min on average`,
     );
-    expect(right / unitCount).toBeGreaterThanOrEqual(0.93);
+    expect(right / unitCount).toBeGreaterThanOrEqual(0.94);
   });
 });
 
 describe('a simulated unit', () => {
   it('is the same again from the same seed', () => {
     const answers = [1, 2].map(() => {
-      const unit = simulateUnit(plate4500, seededRandom(5), { fault: 'lower-element.open' });
+      const unit = simulateUnit(simulatedTwoElement, plate4500, seededRandom(5), {
+        faults: ['lower-element.open'],
+      });
       return practiseJob(emptyJob(), unit, clock()).job;
     });
     expect(answers[0]).toEqual(answers[1]);
   });
 
   it('reads right again once it is mended', () => {
-    const unit = simulateUnit(plate4500, seededRandom(9), { fault: 'upper-element.open' });
+    const unit = simulateUnit(simulatedTwoElement, plate4500, seededRandom(9), {
+      faults: ['upper-element.open'],
+    });
     const state = {
       power: 'off',
-      upperDial: 'high',
-      lowerDial: 'high',
+      dials: { upper: 'high', lower: 'high' },
       lifted: [{ wire: 'w-upper-a', end: 'upper-element.a' }],
       limitReset: false,
       breakerCycled: false,

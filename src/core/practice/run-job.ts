@@ -1,13 +1,11 @@
+import { familyOfJob, type AccessStep, type ApplianceFamily } from '../appliances';
 import {
-  accessSteps,
-  catalogue,
-  checkNames,
-  impliedState,
-  readingState,
-  type AccessStep,
-  type CheckId,
-} from '../appliances/electric-storage-two-element';
-import { diagnoseJob, type Diagnosis } from '../job-diagnosis';
+  diagnoseJob,
+  leadingSet,
+  valueKeys,
+  type Diagnosis,
+  type DiagnosisOptions,
+} from '../job-diagnosis';
 import { foldEntries, type Entry, type JobFile } from '../job-file';
 import type { SimulatedAnswer, SimulatedUnit } from '../simulation';
 
@@ -21,6 +19,8 @@ export interface Clock {
 export interface PractisedJob {
   readonly job: JobFile;
   readonly answer: Diagnosis;
+  /** The verdict it ended with: the likeliest set of repairs. */
+  readonly verdict: { readonly repairs: readonly string[]; readonly probability: number };
   readonly checksTaken: number;
   readonly minutes: number;
 }
@@ -33,49 +33,65 @@ export function practiseJob(
   start: JobFile,
   unit: SimulatedUnit,
   clock: Clock,
+  options: DiagnosisOptions = {},
   mostChecks = 40,
 ): PractisedJob {
+  const family = familyOfJob(start);
   let job = start;
   let minutes = 0;
   for (let checksTaken = 0; ; checksTaken++) {
-    const { answer, state } = diagnoseJob(job);
-    if (!answer.next || checksTaken >= mostChecks) return { job, answer, checksTaken, minutes };
+    const open = diagnoseJob(job, options);
+    const { answer, state } = open;
+    if (!answer.next || checksTaken >= mostChecks) {
+      return { job, answer, verdict: leadingSet(open), checksTaken, minutes };
+    }
     const { check } = answer.next;
-    minutes += answer.next.minutes;
-    const steps = accessSteps(check, state).flatMap((step) => entriesOfStep(step, clock));
-    job = { ...job, entries: [...job.entries, ...steps] };
-    job = { ...job, entries: [...job.entries, takeCheck(job, unit, check, clock)] };
+    minutes += family.minutesOf(check, state, options.parameters);
+    job = doCheck(family, job, unit, check, clock);
   }
 }
 
+/** Makes the access that a check still needs, and takes it. */
+export function doCheck(
+  family: ApplianceFamily,
+  job: JobFile,
+  unit: SimulatedUnit,
+  check: string,
+  clock: Clock,
+): JobFile {
+  const state = foldEntries(job.entries, family.catalogue);
+  const steps = family.accessSteps(check, state).flatMap((step) => entriesOfStep(step, clock));
+  const ready = { ...job, entries: [...job.entries, ...steps] };
+  return { ...ready, entries: [...ready.entries, takeCheck(family, ready, unit, check, clock)] };
+}
+
 /** Takes one check on the simulated unit, in the state that the entries so far have made. */
-export function takeCheck(job: JobFile, unit: SimulatedUnit, check: CheckId, clock: Clock): Entry {
-  const present = readingState(foldEntries(job.entries, catalogue));
-  const implied = impliedState(check, present);
-  const answer = unit.answer(check, implied);
-  return entryOfAnswer(check, answer, { id: clock.newId(), at: clock.after(1) });
+export function takeCheck(
+  family: ApplianceFamily,
+  job: JobFile,
+  unit: SimulatedUnit,
+  check: string,
+  clock: Clock,
+): Entry {
+  const present = family.readingState(foldEntries(job.entries, family.catalogue));
+  const answer = unit.answer(check, family.impliedState(check, present));
+  return entryOfAnswer(family, check, answer, { id: clock.newId(), at: clock.after(1) });
 }
 
 export function entryOfAnswer(
-  check: CheckId,
+  family: ApplianceFamily,
+  check: string,
   answer: SimulatedAnswer,
   { id, at }: { id: string; at: string },
 ): Entry {
   if (answer.kind === 'outcome') {
     return { id, at, kind: 'observation', check, value: answer.outcome };
   }
-  const unitKey = valueKey[checkNames[check].quantity!];
+  const unitKey = valueKeys[family.check(check).quantity!];
   const value =
     answer.kind === 'over-range' ? { overRange: true as const } : { [unitKey]: answer.value };
   return { id, at, kind: 'reading', check, value };
 }
-
-const valueKey = {
-  resistance: 'ohm',
-  'voltage-ac': 'volt',
-  'current-ac': 'ampere',
-  temperature: 'celsius',
-} as const;
 
 /** The entries that an access step leaves in the logbook. */
 export function entriesOfStep(step: AccessStep, clock: Clock): Entry[] {
@@ -92,15 +108,7 @@ export function entriesOfStep(step: AccessStep, clock: Clock): Entry[] {
     case 'power-off-and-prove':
       return [
         action(1, { action: 'power-off' }),
-        action(2, {
-          action: 'proved-dead',
-          proverTried: 'before-and-after',
-          points: [
-            { between: ['limit.1', 'limit.3'], value: { volt: 0 } },
-            { between: ['limit.1', 'tank'], value: { volt: 0 } },
-            { between: ['limit.3', 'tank'], value: { volt: 0 } },
-          ],
-        }),
+        action(2, { action: 'proved-dead', proverTried: 'before-and-after', points: [] }),
       ];
     case 'power-on':
       return [action(1.5, { action: 'power-on' })];

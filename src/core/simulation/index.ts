@@ -1,2 +1,5 @@
 export * from './random';
+export * from './registry';
+export * from './simulated-family';
+export * from './two-element';
 export * from './unit';

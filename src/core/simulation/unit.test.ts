@@ -1,22 +1,15 @@
 import { describe, expect, it } from 'vitest';
-import { plate4500 } from '../../../tests/plates';
-import { checkIds, impliedState, type CheckId } from '../appliances/electric-storage-two-element';
-import { seededRandom, simulateUnit } from '.';
-import { faultWeights } from './faults';
+import { arrived, plate4500 } from '../../../tests/plates';
+import { electricStorageTwoElement as family } from '../appliances/electric-storage-two-element';
+import { seededRandom, simulatedTwoElement, simulateUnit, type SimulationOptions } from '.';
 
-const arrived = {
-  power: 'on',
-  upperDial: 'found',
-  lowerDial: 'found',
-  lifted: [],
-  limitReset: false,
-  breakerCycled: false,
-} as const;
+const simulate = (seed: number, options: SimulationOptions) =>
+  simulateUnit(simulatedTwoElement, plate4500, seededRandom(seed), options);
 
-function answers(fault: string, check: CheckId, count = 40): (number | string)[] {
+function answers(fault: string, check: string, count = 40): (number | string)[] {
   return Array.from({ length: count }, (_, seed) => {
-    const unit = simulateUnit(plate4500, seededRandom(seed), { fault });
-    const answer = unit.answer(check, impliedState(check, arrived));
+    const unit = simulate(seed, { faults: [fault] });
+    const answer = unit.answer(check, family.impliedState(check, arrived));
     return answer.kind === 'number'
       ? answer.value
       : answer.kind === 'over-range'
@@ -27,10 +20,10 @@ function answers(fault: string, check: CheckId, count = 40): (number | string)[]
 
 describe('a simulated unit', () => {
   it('answers every check with every fault', () => {
-    for (const [fault] of faultWeights) {
-      const unit = simulateUnit(plate4500, seededRandom(3), { fault });
-      for (const check of checkIds) {
-        const answer = unit.answer(check, impliedState(check, arrived));
+    for (const [fault] of simulatedTwoElement.weights) {
+      const unit = simulate(3, { faults: [fault] });
+      for (const check of family.checkIds) {
+        const answer = unit.answer(check, family.impliedState(check, arrived));
         if (answer.kind === 'number') expect(Number.isFinite(answer.value)).toBe(true);
         if (answer.kind === 'outcome') expect(answer.outcome).not.toBe('');
       }
@@ -63,11 +56,8 @@ describe('a simulated unit', () => {
   });
 
   it('slips as often as it is told to', () => {
-    const unit = simulateUnit(plate4500, seededRandom(8), {
-      fault: 'no-fault',
-      wrongReadings: 0.3,
-    });
-    const state = impliedState('upper-element-ohms', arrived);
+    const unit = simulate(8, { faults: ['no-fault'], wrongReadings: 0.3 });
+    const state = family.impliedState('upper-element-ohms', arrived);
     const wrong = Array.from({ length: 400 }, () =>
       unit.answer('upper-element-ohms', state),
     ).filter((each) => each.kind !== 'number' || each.value < 11 || each.value > 16);
@@ -76,6 +66,6 @@ describe('a simulated unit', () => {
   });
 
   it('refuses a fault that no heater has', () => {
-    expect(() => simulateUnit(plate4500, seededRandom(1), { fault: 'mood.bad' })).toThrow(/mood/);
+    expect(() => simulate(1, { faults: ['mood.bad'] })).toThrow(/mood/);
   });
 });

@@ -22,23 +22,25 @@ export function heatingMinutes({ litre, fromCelsius, toCelsius, watt }: Heating)
 const topShare = 1 / 3;
 
 export interface HeatUp {
-  /** Until the upper thermostat hands over, in minutes. */
-  readonly changeoverMinutes: number;
-  /** Until both are satisfied, in minutes. */
+  /** Until the upper thermostat hands over, in minutes; undefined with one element. */
+  readonly changeoverMinutes?: number;
+  /** Until all is satisfied, in minutes. */
   readonly shutOffMinutes: number;
 }
 
-/** How long a two-element heater takes from cold, one element at a time: when to look for changeover and shut-off. */
+/**
+ * How long a tank takes from cold, one element at a time from the top: when to look for changeover and shut-off.
+ * `watts` are those of its one element, or of the upper and the lower.
+ */
 export function heatUp(
-  tank: { readonly volumeLitre: number; readonly upperWatt: number; readonly lowerWatt: number },
+  tank: { readonly volumeLitre: number; readonly watts: readonly number[] },
   fromCelsius: number,
   toCelsius: number,
 ): HeatUp {
   const part = (share: number, watt: number) =>
     heatingMinutes({ litre: tank.volumeLitre * share, fromCelsius, toCelsius, watt });
-  const changeoverMinutes = part(topShare, tank.upperWatt);
-  return {
-    changeoverMinutes,
-    shutOffMinutes: changeoverMinutes + part(1 - topShare, tank.lowerWatt),
-  };
+  const [first, second] = tank.watts as [number, number?];
+  if (second === undefined) return { shutOffMinutes: part(1, first) };
+  const changeoverMinutes = part(topShare, first);
+  return { changeoverMinutes, shutOffMinutes: changeoverMinutes + part(1 - topShare, second) };
 }

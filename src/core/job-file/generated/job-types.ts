@@ -63,6 +63,7 @@ export interface JobFile {
       system: 'split-phase' | 'single-phase';
       nominal?: Measured;
       frequency?: Measured;
+      residualCurrentDevice?: boolean;
     };
   };
   complaint?: {
@@ -115,16 +116,7 @@ export interface JobFile {
     leads?: Measured;
     serial?: string;
   }[];
-  constraints?: {
-    liveWork?: boolean;
-    /**
-     * @maxItems 40
-     */
-    instruments?: string[];
-    schools?: {
-      [k: string]: string;
-    };
-  };
+  constraints?: Constraints;
   /**
    * @maxItems 1000
    */
@@ -181,12 +173,35 @@ export interface EntryState {
   power?: 'on' | 'off';
   upperDial?: 'high' | 'low' | 'found';
   lowerDial?: 'high' | 'low' | 'found';
+  dial?: 'high' | 'low' | 'found';
+  water?: {
+    upper?: Measured;
+    lower?: Measured;
+    only?: Measured;
+  };
   limit?: 'closed' | 'tripped';
   /**
    * @maxItems 40
    */
   lifted?: LiftedEnd[];
   load?: 'loaded' | 'open-circuit';
+}
+export interface Measured {
+  ohm?: number;
+  volt?: number;
+  ampere?: number;
+  watt?: number;
+  celsius?: number;
+  kelvin?: number;
+  litre?: number;
+  litrePerMinute?: number;
+  cubicMetrePerHour?: number;
+  pascal?: number;
+  percent?: number;
+  ppm?: number;
+  hertz?: number;
+  second?: number;
+  millimetre?: number;
 }
 export interface LiftedEnd {
   wire: string;
@@ -211,23 +226,6 @@ export interface Value {
   overRange?: true;
   above?: Measured;
   basis?: 'gross' | 'net';
-}
-export interface Measured {
-  ohm?: number;
-  volt?: number;
-  ampere?: number;
-  watt?: number;
-  celsius?: number;
-  kelvin?: number;
-  litre?: number;
-  litrePerMinute?: number;
-  cubicMetrePerHour?: number;
-  pascal?: number;
-  percent?: number;
-  ppm?: number;
-  hertz?: number;
-  second?: number;
-  millimetre?: number;
 }
 export interface ObservationEntry {
   id: string;
@@ -290,7 +288,7 @@ export interface ActionEntry {
   state?: EntryState;
   wire?: string;
   end?: string;
-  dial?: 'upper' | 'lower';
+  dial?: 'upper' | 'lower' | 'only';
   to?: 'high' | 'low' | 'found' | 'left';
   target?: string;
   part?: string;
@@ -451,4 +449,16 @@ export interface CorrectionEntry {
   visit?: string;
   note?: string;
   state?: EntryState;
+}
+export interface Constraints {
+  liveWork?: boolean;
+  /**
+   * @maxItems 40
+   */
+  instruments?: string[];
+  order?: 'computed' | 'usual';
+  wrongVerdict?: Measured;
+  schools?: {
+    [k: string]: string;
+  };
 }

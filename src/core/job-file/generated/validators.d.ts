@@ -1,5 +1,5 @@
 /* Made by `npm run generate:job-file` from schemas/job.schema.ts. Do not edit. */
-import type { Entry, JobFile, Plate } from './job-types';
+import type { Constraints, Entry, JobFile, Plate } from './job-types';
 
 export interface SchemaProblem {
   instancePath: string;
@@ -14,3 +14,4 @@ interface Validator<T> {
 export const validateJobFile: Validator<JobFile>;
 export const validateEntry: Validator<Entry>;
 export const validatePlate: Validator<Plate>;
+export const validateConstraints: Validator<Constraints>;

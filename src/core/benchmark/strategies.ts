@@ -1,0 +1,14 @@
+import { diagnoseJob, leadingSet, type DiagnosisOptions } from '../job-diagnosis';
+import type { Strategy } from './runs';
+import type { Benched } from './units';
+
+/** What Ohmmeter does: its next check, and its verdict where it has decided. */
+export function engineStrategy(
+  { parameters }: Benched,
+  depth: NonNullable<DiagnosisOptions['depth']> = 'rollout',
+): Strategy {
+  return (job) => {
+    const open = diagnoseJob(job, { parameters, depth, brief: true });
+    return open.answer.next ? { check: open.answer.next.check } : leadingSet(open);
+  };
+}

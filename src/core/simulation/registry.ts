@@ -1,0 +1,12 @@
+import type { SimulatedFamily } from './simulated-family';
+import { simulatedTwoElement } from './two-element';
+
+/** Every family that units are simulated of. */
+const simulatedFamilies: readonly SimulatedFamily[] = [simulatedTwoElement];
+
+/** @throws RangeError for a family without simulated units. */
+export function simulatedFamilyOf(id: string): SimulatedFamily {
+  const found = simulatedFamilies.find((each) => each.names.family === id);
+  if (!found) throw new RangeError(`no units are simulated of "${id}"`);
+  return found;
+}
