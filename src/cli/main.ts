@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { createInterface } from 'node:readline';
-import { PlateError } from '../core/appliances/electric-storage-two-element';
+import { PlateError } from '../core/appliances';
 import { catalogueOf, diagnoseJob, type Diagnosis } from '../core/job-diagnosis';
 import { readJobFile, type JobFile, type JobFileProblem } from '../core/job-file';
 

@@ -72,6 +72,14 @@ export async function insertJob(
   return number;
 }
 
+export async function updateConstraints(
+  transaction: FirmTransaction,
+  id: string,
+  constraints: Job['constraints'],
+): Promise<void> {
+  await transaction.update(jobs).set({ constraints }).where(eq(jobs.id, id));
+}
+
 export async function updateStanding(
   transaction: FirmTransaction,
   id: string,

@@ -64,6 +64,8 @@ export const sites = pgTable(
     address: text('address').notNull(),
     supplySystem: text('supply_system', { enum: ['split-phase', 'single-phase'] }).notNull(),
     nominalVolt: integer('nominal_volt').notNull(),
+    /** Null where nobody said. */
+    residualCurrentDevice: boolean('residual_current_device'),
   },
   (table) => [
     primaryKey({ columns: [table.organisationId, table.id] }),

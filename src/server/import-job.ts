@@ -33,7 +33,12 @@ export async function importJob(
     newUnit: {
       customer: job.site?.customer || 'Customer of an imported job',
       address: job.site?.address || 'Address not in the file',
-      supplySystem: job.site?.supply?.system ?? 'split-phase',
+      family: job.unit.family,
+      supply: {
+        system: job.site?.supply?.system ?? 'split-phase',
+        nominalVolt: job.site?.supply?.nominal?.volt ?? Math.round(job.unit.plate.rated.volt),
+        residualCurrentDevice: job.site?.supply?.residualCurrentDevice,
+      },
       plate: job.unit.plate,
       make: job.unit.make,
       model: job.unit.model,

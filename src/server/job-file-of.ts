@@ -21,7 +21,13 @@ export function jobFileOf(
       id: site.id,
       customer: customer.name,
       address: site.address,
-      supply: { system: site.supplySystem, nominal: { volt: site.nominalVolt } },
+      supply: {
+        system: site.supplySystem,
+        nominal: { volt: site.nominalVolt },
+        ...(site.residualCurrentDevice === null
+          ? {}
+          : { residualCurrentDevice: site.residualCurrentDevice }),
+      },
     },
     unit: {
       id: unit.id,

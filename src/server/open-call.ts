@@ -1,5 +1,5 @@
 import { v7 as newId } from 'uuid';
-import { familyId, plateOf } from '../core/appliances/electric-storage-two-element';
+import { familyOf, type ApplianceFamily } from '../core/appliances';
 import { validatePlate } from '../core/job-file/generated/validators';
 import type { JobFile, JobFileProblem, Plate } from '../core/job-file';
 import type { FirmTransaction } from '../database/client';
@@ -9,15 +9,24 @@ import { readTechnician, readOrganisation } from '../database/technicians';
 import { NotFound, Refused } from './errors';
 import { standingOf } from './standing-of';
 
+/** What the site feeds the unit with. */
+export interface NewSupply {
+  readonly system: 'split-phase' | 'single-phase';
+  readonly nominalVolt: number;
+  /** Undefined where nobody said. */
+  readonly residualCurrentDevice?: boolean;
+}
+
 /** What a new call says. Either a known unit, or a new customer with site and plate. */
 export interface NewCall {
   readonly technicianId: string;
   readonly complaint: NonNullable<JobFile['complaint']>;
   readonly knownUnitId?: string;
   readonly newUnit?: {
+    readonly family: string;
     readonly customer: string;
     readonly address: string;
-    readonly supplySystem: 'split-phase' | 'single-phase';
+    readonly supply: NewSupply;
     readonly plate: unknown;
     readonly make?: string;
     readonly model?: string;
@@ -41,7 +50,7 @@ export async function openCall(
   const organisation = await readOrganisation(transaction);
   const technician = await readTechnician(transaction, call.technicianId);
   if (!organisation || !technician) throw new NotFound('This firm has no such technician.');
-  const { unitId, plate } = await unitFor(transaction, organisationId, call);
+  const { unitId, family, plate } = await unitFor(transaction, organisationId, call);
   const id = call.id ?? newId();
   const complaint = call.complaint;
   const constraints = {
@@ -52,7 +61,7 @@ export async function openCall(
     format: 'ohmmeter-job',
     version: 1,
     job: { id },
-    unit: { family: familyId, plate },
+    unit: { family, plate },
     complaint,
     constraints,
     entries: [],
@@ -76,15 +85,19 @@ async function unitFor(
   transaction: FirmTransaction,
   organisationId: string,
   { knownUnitId, newUnit }: NewCall,
-): Promise<{ unitId: string; plate: Plate }> {
+): Promise<{ unitId: string; family: string; plate: Plate }> {
   if (knownUnitId !== undefined) {
     const known = (await listKnownUnits(transaction)).find((each) => each.unit.id === knownUnitId);
     if (!known) throw new NotFound('This firm has no such unit.');
-    return { unitId: known.unit.id, plate: known.unit.plate };
+    return { unitId: known.unit.id, family: known.unit.family, plate: known.unit.plate };
   }
   if (!newUnit)
     throw new Refused([{ pointer: '/unit', message: 'Choose a unit, or enter its plate.' }]);
-  const plate = checkedPlate(newUnit.plate);
+  const family = familyOf(newUnit.family);
+  if (!family) {
+    throw new Refused([{ pointer: '/unit/family', message: 'Choose which kind of heater it is.' }]);
+  }
+  const plate = checkedPlate(family, newUnit.plate);
   const problems: JobFileProblem[] = [];
   if (newUnit.customer.trim() === '') {
     problems.push({ pointer: '/customer', message: 'Who is it for? A name is enough.' });
@@ -105,8 +118,9 @@ async function unitFor(
     id: siteId,
     customerId,
     address: newUnit.address.trim(),
-    supplySystem: newUnit.supplySystem,
-    nominalVolt: Math.round(plate.rated.volt),
+    supplySystem: newUnit.supply.system,
+    nominalVolt: newUnit.supply.nominalVolt,
+    residualCurrentDevice: newUnit.supply.residualCurrentDevice,
   });
   const words = ({ make, model, serial, installed }: NonNullable<NewCall['newUnit']>) => ({
     make,
@@ -118,15 +132,15 @@ async function unitFor(
     organisationId,
     id: unitId,
     siteId,
-    family: familyId,
+    family: family.id,
     plate,
     ...words(newUnit),
   });
-  return { unitId, plate };
+  return { unitId, family: family.id, plate };
 }
 
-/** A plate with its volts and the watts of both elements, or why not. */
-export function checkedPlate(value: unknown): Plate {
+/** A plate with its volts and the watts of every element, or why not. */
+function checkedPlate(family: ApplianceFamily, value: unknown): Plate {
   if (!validatePlate(value)) {
     throw new Refused(
       (validatePlate.errors ?? []).map(({ instancePath, message }) => ({
@@ -136,7 +150,7 @@ export function checkedPlate(value: unknown): Plate {
     );
   }
   try {
-    plateOf({ unit: { family: familyId, plate: value } });
+    family.plateOf({ unit: { family: family.id, plate: value } });
   } catch (error) {
     const { pointer = '/plate', message } = error as Error & { pointer?: string };
     throw new Refused([{ pointer: pointer.replace('/unit', ''), message }]);

@@ -1,7 +1,7 @@
-import { questionIds, questions } from '../core/appliances/electric-storage-two-element';
+import { families, familyOf } from '../core/appliances';
 import type { JobFile } from '../core/job-file';
 import { Refused } from './errors';
-import type { NewCall } from './open-call';
+import type { NewCall, NewSupply } from './open-call';
 
 type Fields = Readonly<Record<string, unknown>>;
 
@@ -12,7 +12,7 @@ type Fields = Readonly<Record<string, unknown>>;
 export function readNewCall(sent: unknown): NewCall {
   const fields = fieldsOf(sent);
   const complaint = fieldsOf(fields.complaint);
-  const kinds: readonly string[] = questions.complaint.values;
+  const kinds = families.flatMap((each) => each.questions.complaint!.values);
   if (!kinds.includes(String(complaint.kind))) {
     throw new Refused([
       { pointer: '/complaint/kind', message: 'Choose what is wrong: it splits the field most.' },
@@ -21,7 +21,7 @@ export function readNewCall(sent: unknown): NewCall {
   const answers = Object.fromEntries(
     Object.entries(fieldsOf(complaint.answers)).filter(
       ([question, answer]) =>
-        (questionIds as readonly string[]).includes(question) && typeof answer === 'string',
+        families.some((each) => each.questionIds.includes(question)) && typeof answer === 'string',
     ),
   ) as Record<string, string>;
   const newUnit = fields.newUnit === undefined ? undefined : fieldsOf(fields.newUnit);
@@ -36,13 +36,25 @@ export function readNewCall(sent: unknown): NewCall {
     newUnit: newUnit && {
       customer: text(newUnit.customer).slice(0, 200),
       address: text(newUnit.address).slice(0, 400),
-      supplySystem: newUnit.supplySystem === 'single-phase' ? 'single-phase' : 'split-phase',
+      family: text(newUnit.family),
+      supply: supplyOf(newUnit),
       plate: newUnit.plate,
       make: text(newUnit.make).slice(0, 100) || undefined,
       model: text(newUnit.model).slice(0, 100) || undefined,
       serial: text(newUnit.serial).slice(0, 100) || undefined,
       installed: text(newUnit.installed).slice(0, 20) || undefined,
     },
+  };
+}
+
+/** The family's supply that was chosen; its first where none was. */
+function supplyOf({ family, supply, residualCurrentDevice }: Fields): NewSupply {
+  const { supplies } = familyOf(text(family)) ?? families[0]!;
+  const { system, nominalVolt } = supplies.find((each) => each.id === supply) ?? supplies[0]!;
+  return {
+    system,
+    nominalVolt,
+    ...(typeof residualCurrentDevice === 'boolean' ? { residualCurrentDevice } : {}),
   };
 }
 

@@ -1,5 +1,4 @@
-import { checkWords, isAllowed, isCheckId } from '../core/appliances/electric-storage-two-element';
-import { catalogueOf } from '../core/job-diagnosis';
+import { familyOf } from '../core/appliances';
 import {
   canonical,
   entryProblems,
@@ -86,11 +85,11 @@ function readBatch(sent: unknown): Entry[] {
 }
 
 function refuseProblems(job: JobFile, fresh: readonly Entry[], earlierCount: number) {
-  const catalogue = catalogueOf(job.unit.family);
-  if (!catalogue) throw new Refused([{ pointer: '/unit/family', message: 'Unknown family.' }]);
+  const family = familyOf(job.unit.family);
+  if (!family) throw new Refused([{ pointer: '/unit/family', message: 'Unknown family.' }]);
   const ofFresh = (pointer: string) =>
     Number(/^\/entries\/(\d+)/.exec(pointer)?.[1]) - earlierCount;
-  const problems = entryProblems(job.entries, catalogue)
+  const problems = entryProblems(job.entries, family.catalogue)
     .filter(({ pointer }) => ofFresh(pointer) >= 0)
     .map(({ pointer, message }) => ({
       pointer: pointer.replace(/^\/entries\/\d+/, `/entries/${ofFresh(pointer)}`),
@@ -98,9 +97,8 @@ function refuseProblems(job: JobFile, fresh: readonly Entry[], earlierCount: num
     }));
   const liveWork = job.constraints?.liveWork ?? true;
   fresh.forEach((each, index) => {
-    if (each.kind !== 'reading' || each.check === undefined || !isCheckId(each.check)) return;
-    const isLive = checkWords[each.check].caution === 'live';
-    if (isLive && !isAllowed(each.check, { liveWork })) {
+    if (each.kind !== 'reading' || !family.isCheckId(each.check)) return;
+    if (family.checks[each.check]!.caution === 'live' && !liveWork) {
       problems.push({
         pointer: `/entries/${index}/check`,
         message: 'This is a live reading, and this technician has no permission for live work.',

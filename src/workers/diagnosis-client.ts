@@ -1,7 +1,7 @@
 import { wrap, type Remote } from 'comlink';
 import type { DiagnosisService } from './diagnosis.worker';
 
-export type { BenchAnswer, Preview, SelectedCheck } from './diagnosis.worker';
+export type { PictureAnswer, Preview } from './diagnosis.worker';
 
 let service: Remote<DiagnosisService> | undefined;
 

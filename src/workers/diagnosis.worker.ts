@@ -1,33 +1,15 @@
 import { expose } from 'comlink';
+import type { ProbePoint, Entry, JobFile } from '../core/job-file';
 import {
-  accessSteps,
-  plateOf,
-  type AccessStep,
-  type CheckId,
-} from '../core/appliances/electric-storage-two-element';
-import {
-  compiledFor,
+  benchAnswer,
   diagnoseJob,
-  expectCheck,
   pictureOf,
-  type Diagnosis,
-  type Expectation,
+  probeTerminals,
+  type BenchAnswer,
+  type PictureSetting,
   type PictureState,
+  type ProbeAnswer,
 } from '../core/job-diagnosis';
-import type { Entry, JobFile, JobState } from '../core/job-file';
-
-/** What the bench shows of a job: the answer, the state of the unit, and what the check at hand would read. */
-export interface BenchAnswer {
-  readonly answer: Diagnosis;
-  readonly state: JobState;
-  readonly picture: PictureState;
-  readonly selected?: SelectedCheck;
-}
-
-export interface SelectedCheck {
-  readonly expectation: Expectation;
-  readonly steps: readonly AccessStep[];
-}
 
 /** What the suspects would be after one more entry. */
 export interface Preview {
@@ -35,33 +17,44 @@ export interface Preview {
   readonly fitsNothing: boolean;
 }
 
+/** The wiring picture as it is set, and what a meter on the touched terminals would show. */
+export interface PictureAnswer {
+  readonly picture: PictureState;
+  readonly probe?: ProbeAnswer;
+}
+
 const service = {
-  /** Makes the tables of a plate, so that the first answer does not wait for them. */
-  warm(job: JobFile): void {
-    compiledFor(plateOf(job));
+  /** Looks one step ahead only: the first answer, while the tables of a plate are still empty. */
+  diagnoseQuickly(job: JobFile, chosen: string | undefined): BenchAnswer {
+    return benchAnswer(job, chosen, { depth: 'one-step' });
   },
 
-  diagnose(job: JobFile, chosen: CheckId | undefined): BenchAnswer {
-    const open = diagnoseJob(job);
-    const check = chosen ?? open.answer.next?.check;
-    return {
-      answer: open.answer,
-      state: open.state,
-      picture: pictureOf(open),
-      selected: check && {
-        expectation: expectCheck(open, check),
-        steps: accessSteps(check, open.state),
-      },
-    };
+  diagnose(job: JobFile, chosen: string | undefined): BenchAnswer {
+    return benchAnswer(job, chosen);
   },
 
   preview(job: JobFile, entry: Entry): Preview {
-    const { answer } = diagnoseJob({ ...job, entries: [...job.entries, entry] });
+    const { answer } = diagnoseJob(
+      { ...job, entries: [...job.entries, entry] },
+      { depth: 'one-step' },
+    );
     return {
       probabilities: Object.fromEntries(
         answer.suspects.map((each) => [each.repair, each.probability]),
       ),
       fitsNothing: answer.warnings.some((each) => each.entries.includes(entry.id)),
+    };
+  },
+
+  picture(
+    job: JobFile,
+    setting: PictureSetting,
+    between: readonly [ProbePoint, ProbePoint] | undefined,
+  ): PictureAnswer {
+    const open = diagnoseJob(job, { depth: 'one-step', brief: true });
+    return {
+      picture: pictureOf(open, setting),
+      probe: between && probeTerminals(open, between, setting),
     };
   },
 };

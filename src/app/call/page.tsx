@@ -17,11 +17,12 @@ export default async function Page() {
       knownUnits={known.map(({ customer, site, unit }) => ({
         id: unit.id,
         label: `${customer.name}, ${site.address.split(',')[0]}: ${[unit.make, unit.model, unit.serial].filter(Boolean).join(' ') || 'unit'}`,
-        plate: {
-          volt: unit.plate.rated.volt,
-          upper: unit.plate.elements.upper?.watt ?? 0,
-          lower: unit.plate.elements.lower?.watt ?? 0,
-        },
+        family: unit.family,
+        volt: unit.plate.rated.volt,
+        nominalVolt: site.nominalVolt,
+        watts: Object.fromEntries(
+          Object.entries(unit.plate.elements).map(([id, element]) => [id, element?.watt ?? 0]),
+        ),
       }))}
     />
   );

@@ -40,9 +40,10 @@ const plate = (volt: number, upper: number, lower: number, litre: number) => ({
 });
 
 const site = (customer: string, address: string) => ({
+  family: 'electric-storage-two-element',
   customer,
   address: `${address}, Pennick Falls`,
-  supplySystem: 'split-phase' as const,
+  supply: { system: 'split-phase', nominalVolt: 240 } as const,
 });
 
 const falkner = site('Bea Falkner', '22 Quarry Lane');

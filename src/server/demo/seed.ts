@@ -1,14 +1,14 @@
 import { v7 as newId } from 'uuid';
-import {
-  plateOf,
-  proofCheckFor,
-  repairs,
-  type RepairId,
-} from '../../core/appliances/electric-storage-two-element';
-import { diagnoseJob, engineVersion, parameterHash } from '../../core/job-diagnosis';
+import { familyOfJob } from '../../core/appliances';
+import { diagnoseJob, engineVersion } from '../../core/job-diagnosis';
 import type { Entry, JobFile } from '../../core/job-file';
 import { entriesOfStep, practiseJob, takeCheck, type Clock } from '../../core/practice';
-import { seededRandom, simulateUnit, type SimulatedUnit } from '../../core/simulation';
+import {
+  seededRandom,
+  simulatedFamilyOf,
+  simulateUnit,
+  type SimulatedUnit,
+} from '../../core/simulation';
 import { asFirm, type Database, type FirmTransaction } from '../../database/client';
 import { insertOrganisation, insertTechnician } from '../../database/technicians';
 import { openCall } from '../open-call';
@@ -51,10 +51,15 @@ async function seedJob(
   demo: DemoJob,
   now: Date,
 ): Promise<void> {
-  const plate = plateOf({
-    unit: { family: '', plate: demo.unit.plate as JobFile['unit']['plate'] },
-  });
-  const unit = simulateUnit(plate, seededRandom(demo.seed), { fault: demo.fault });
+  const described = {
+    unit: { family: demo.unit.family, plate: demo.unit.plate as JobFile['unit']['plate'] },
+  };
+  const unit = simulateUnit(
+    simulatedFamilyOf(demo.unit.family),
+    familyOfJob(described).plateOf(described),
+    seededRandom(demo.seed),
+    { faults: [demo.fault] },
+  );
   const openedAt = new Date(now.getTime() - demo.hoursAgo * 3_600_000);
   const { complaint } = unit;
   const { id } = await openCall(transaction, organisationId, {
@@ -99,7 +104,7 @@ function practisedEntries(
   clock: Clock,
 ): Entry[] {
   if (until.stage === 'diagnose') {
-    const { job } = practiseJob(start, unit, clock, until.checks);
+    const { job } = practiseJob(start, unit, clock, {}, until.checks);
     return until.slip ? withSlip(job.entries, clock) : job.entries;
   }
   const practised = practiseJob(start, unit, clock);
@@ -110,23 +115,26 @@ function practisedEntries(
   const stamp = (minutes: number) => ({ id: clock.newId(), at: clock.after(minutes) });
   if (until.stage === 'decided') return job.entries;
 
+  const family = familyOfJob(job);
   const { suspects } = practised.answer;
-  const repair = suspects[0]!.repair as RepairId;
+  const { repair } = suspects[0]!;
+  const { parts, wires } = family.repairs[repair]!;
   add({
     ...stamp(1),
     kind: 'verdict',
     engine: engineVersion,
-    parameters: parameterHash,
-    suspects: suspects.slice(0, 4).map(({ why, ...each }) => ({
-      ...each,
-      why: [...why],
+    parameters: family.parameterHash,
+    suspects: suspects.slice(0, 4).map((each) => ({
+      repair: each.repair,
       repairs: [...each.repairs],
+      probability: each.probability,
       faults: [...each.faults],
+      why: [...each.why],
     })),
     repair,
     decided: practised.answer.decided,
   });
-  const part = repairs[repair].parts[0];
+  const part = parts[0];
   if (until.stage === 'waiting') {
     if (part) add({ ...stamp(2), kind: 'part', part, action: 'ordered', repair });
     add({ ...stamp(1), kind: 'status', status: 'waiting-for-part', reason: until.reason });
@@ -134,7 +142,7 @@ function practisedEntries(
   }
 
   add({ ...stamp(1), kind: 'status', status: 'repairing' });
-  for (const lifted of repairs[repair].wires) {
+  for (const lifted of wires) {
     add(...entriesOfStep({ kind: 'lift-wire', lifted }, clock));
   }
   if (part) add({ ...stamp(25), kind: 'part', part, action: 'fitted', repair });
@@ -144,17 +152,19 @@ function practisedEntries(
   add({ ...stamp(20), kind: 'action', action: 'replace', repair });
   unit.repair([repair]);
   add({ ...stamp(3), kind: 'action', action: 'power-on' });
-  for (const check of proofCheckFor(repair).slice(0, 1)) add(takeCheck(job, unit, check, clock));
-  for (const dial of ['upper', 'lower'] as const) {
+  for (const check of family.proofChecksFor(repair).slice(0, 1)) {
+    add(takeCheck(family, job, unit, check, clock));
+  }
+  for (const { setting } of family.thermostats) {
     add(
       {
         ...stamp(1),
         kind: 'setting',
-        setting: `${dial}-dial`,
+        setting,
         as: 'found',
-        value: { celsius: dial === 'upper' ? 52 : 49 },
+        value: { celsius: setting === 'lower-dial' ? 49 : 52 },
       },
-      { ...stamp(0), kind: 'setting', setting: `${dial}-dial`, as: 'left', value: { celsius: 50 } },
+      { ...stamp(0), kind: 'setting', setting, as: 'left', value: { celsius: 50 } },
     );
   }
   add({

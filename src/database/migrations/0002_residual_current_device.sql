@@ -1,0 +1,1 @@
+ALTER TABLE "sites" ADD COLUMN "residual_current_device" boolean;
