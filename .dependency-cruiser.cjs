@@ -38,7 +38,7 @@ module.exports = {
       to: {
         path: [
           '^src/core/(diagnosis|job-diagnosis|practice)/',
-          '^src/core/appliances/[^/]+/(index|model|observations|complaint|hypothesis|situation|faults)\\.ts$',
+          '^src/core/appliances/[^/]+/(index|model|family|observations|questions|hypotheses|situation|faults|unit-view|access)\\.ts$',
         ],
       },
     },

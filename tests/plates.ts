@@ -1,13 +1,23 @@
-import type { Plate } from '../src/core/appliances/electric-storage-two-element';
+import type { Plate, ReadingState } from '../src/core/appliances';
 import type { JobFile } from '../src/core/job-file';
 
 export const plate4500: Plate = {
   ratedVolt: 240,
-  upperWatt: 4500,
-  lowerWatt: 4500,
+  elementWatt: { upper: 4500, lower: 4500 },
   supply: 'split-phase',
   nominalVolt: 240,
   volumeLitre: 189,
+  wiring: 'non-simultaneous',
+  residualCurrentDevice: false,
+};
+
+/** As a unit stands when the technician comes. */
+export const arrived: ReadingState = {
+  power: 'on',
+  dials: { upper: 'found', lower: 'found' },
+  lifted: [],
+  limitReset: false,
+  breakerCycled: false,
 };
 
 /** A job with nothing in its logbook yet, on a 240 V unit with the given watts in both elements. */

@@ -8,18 +8,23 @@ export function Dialog({
   title,
   isOpen,
   onClose,
+  isWide = false,
   children,
 }: {
   title: string;
   isOpen: boolean;
   onClose(): void;
+  /** Nearly the whole screen. */
+  isWide?: boolean;
   children: ReactNode;
 }) {
   return (
     <HeadlessDialog open={isOpen} onClose={onClose} className="relative z-20">
       <div className="fixed inset-0 bg-ink/40" aria-hidden="true" />
       <div className="fixed inset-0 flex items-end justify-center sm:items-center sm:p-6">
-        <DialogPanel className="max-h-[92dvh] w-full max-w-xl overflow-y-auto border-2 border-rule bg-sheet p-4 sm:p-5">
+        <DialogPanel
+          className={`max-h-[92dvh] w-full overflow-y-auto border-2 border-rule bg-sheet p-4 sm:p-5 ${isWide ? 'max-w-[1240px]' : 'max-w-xl'}`}
+        >
           <div className="mb-3 flex items-start justify-between gap-4">
             <DialogTitle className="text-title font-semibold leading-tight">{title}</DialogTitle>
             <button type="button" className="button" onClick={onClose}>

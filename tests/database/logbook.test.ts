@@ -38,7 +38,8 @@ async function openJob(organisation: string): Promise<string> {
       newUnit: {
         customer: 'A. Customer',
         address: 'A street',
-        supplySystem: 'split-phase',
+        family: 'electric-storage-two-element',
+        supply: { system: 'split-phase', nominalVolt: 240 },
         plate: emptyJob().unit.plate,
       },
     });

@@ -91,7 +91,7 @@ test.describe('a call with a bad plate', () => {
       await page.getByLabel('Address').fill('5 Test Lane');
       await page.getByLabel('Upper watts').fill(typed);
       await page.getByRole('button', { name: 'Open the job' }).click();
-      await expect(page.locator('#problem-upperWatt')).toContainText(message);
+      await expect(page.locator('#problem-watt-upper')).toContainText(message);
       await expect(page.getByLabel('Customer', { exact: true })).toHaveValue('Plate');
       await page.reload();
       await expect(page.getByLabel('Customer', { exact: true })).toHaveValue('Plate');

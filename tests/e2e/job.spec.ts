@@ -1,8 +1,10 @@
 import { expect, test, type Page } from '@playwright/test';
-import { repairs, type RepairId } from '../../src/core/appliances/electric-storage-two-element';
-import { seededRandom, simulateUnit } from '../../src/core/simulation';
+import { electricStorageTwoElement } from '../../src/core/appliances/electric-storage-two-element';
+import { seededRandom, simulatedTwoElement, simulateUnit } from '../../src/core/simulation';
 import { plate4500 } from '../plates';
 import { answerCheck, currentCheck, openJob, proveDead, sentJob } from './technician';
+
+const { repairs } = electricStorageTwoElement;
 
 /** A job from the complaint to the report, through the interface alone: the unit answers, Ohmmeter leads. */
 const hiddenFaults = [
@@ -13,7 +15,9 @@ const hiddenFaults = [
 
 for (const { fault, seed } of hiddenFaults) {
   test(`${fault} is found, repaired, proved and reported`, async ({ page }) => {
-    const unit = simulateUnit(plate4500, seededRandom(seed), { fault });
+    const unit = simulateUnit(simulatedTwoElement, plate4500, seededRandom(seed), {
+      faults: [fault],
+    });
     const jobId = await openJob(page, { kind: unit.complaint.kind, customer: `Hidden ${seed}` });
 
     for (let taken = 0; taken < 25; taken++) {
@@ -21,9 +25,9 @@ for (const { fault, seed } of hiddenFaults) {
       if (!check) break;
       await answerCheck(page, jobId, check, unit);
     }
-    const repair = unit.fault.repair as RepairId;
+    const repair = unit.repairs[0]!;
     await expect(
-      page.getByRole('heading', { level: 2, name: repairs[repair].order }),
+      page.getByRole('heading', { level: 2, name: repairs[repair]!.order }),
     ).toBeVisible();
 
     await page.getByRole('link', { name: 'To the repair' }).click();
@@ -77,8 +81,8 @@ async function makeSafeIfNeeded(page: Page) {
 }
 
 /** Lifts each wire of the repair with its colour noted, then puts every lifted one back. */
-async function handleWires(page: Page, repair: RepairId) {
-  for (let k = 0; k < repairs[repair].wires.length; k++) {
+async function handleWires(page: Page, repair: string) {
+  for (let k = 0; k < repairs[repair]!.wires.length; k++) {
     const lift = page.getByRole('button', { name: /: lift$/ });
     if ((await lift.count()) === 0) break;
     const before = await lift.count();

@@ -1,13 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import {
-  catalogue,
-  checkNames,
-  checkWords,
-  impliedState,
-  isCheckId,
-  readingState,
-  type CheckId,
-} from '../../src/core/appliances/electric-storage-two-element';
+import { families, familyOfJob, type ApplianceFamily } from '../../src/core/appliances';
 import { foldEntries, type JobFile } from '../../src/core/job-file';
 import { fromKept, unitOf } from '../../src/core/quantities';
 import type { SimulatedAnswer, SimulatedUnit } from '../../src/core/simulation';
@@ -48,13 +40,14 @@ export async function sentJob(page: Page, jobId: string): Promise<JobFile> {
 }
 
 /** The check on the bench, or undefined once there is a verdict in its place. */
-export async function currentCheck(page: Page): Promise<CheckId | undefined> {
+export async function currentCheck(page: Page): Promise<string | undefined> {
   await expect(page.locator('main[aria-busy=false]')).toBeVisible();
   await expect(page.locator('[data-check], section[aria-label=Verdict]').first()).toBeVisible();
   const panel = page.locator('[data-check]');
   if ((await panel.count()) === 0) return undefined;
   const check = (await panel.getAttribute('data-check')) ?? '';
-  if (!isCheckId(check)) throw new Error(`the bench shows "${check}", which is no check`);
+  if (!families.some((each) => each.isCheckId(check)))
+    throw new Error(`the bench shows "${check}", which is no check`);
   return check;
 }
 
@@ -94,35 +87,41 @@ export async function proveDead(page: Page): Promise<void> {
 export async function answerCheck(
   page: Page,
   jobId: string,
-  check: CheckId,
+  check: string,
   unit: SimulatedUnit,
 ): Promise<void> {
   await doSteps(page);
   const job = await sentJob(page, jobId);
-  const state = impliedState(check, readingState(foldEntries(job.entries, catalogue)));
-  await enterAnswer(page, check, unit.answer(check, state));
+  const family = familyOfJob(job);
+  const present = family.readingState(foldEntries(job.entries, family.catalogue));
+  const state = family.impliedState(check, present);
+  await enterAnswer(page, family, check, unit.answer(check, state));
 }
 
 export async function enterAnswer(
   page: Page,
-  check: CheckId,
+  family: ApplianceFamily,
+  check: string,
   answer: SimulatedAnswer,
 ): Promise<void> {
   if (answer.kind === 'outcome') {
-    const words = checkWords[check].answers![answer.outcome]!;
+    const words = family.checks[check]!.answers![answer.outcome]!;
     const found = page.getByRole('group', { name: 'What you found' });
     await andEntered(page, () =>
       found.getByRole('button', { name: capital(words), exact: true }).click(),
     );
     return;
   }
-  await pressKeys(page, keysOf(check, answer));
+  await pressKeys(page, keysOf(family.check(check).quantity, answer));
   await andEntered(page, () => page.getByRole('button', { name: /^Enter/ }).click());
 }
 
-function keysOf(check: CheckId, answer: Exclude<SimulatedAnswer, { kind: 'outcome' }>): string {
+function keysOf(
+  quantity: string | undefined,
+  answer: Exclude<SimulatedAnswer, { kind: 'outcome' }>,
+): string {
   if (answer.kind === 'over-range') return 'OL';
-  if (checkNames[check].quantity === 'temperature') {
+  if (quantity === 'temperature') {
     return fromKept(answer.value, unitOf('°F')).toFixed(1);
   }
   return answer.value.toFixed(answer.value < 1000 ? 1 : 0);

@@ -49,7 +49,7 @@ describe('heating up', () => {
 
   it('hands over after about 35 minutes and shuts off after about 1¾ hours, on 189 L and 4500 W', () => {
     // Common practice.
-    const times = heatUp({ volumeLitre: 189, upperWatt: 4500, lowerWatt: 4500 }, 15, 50);
+    const times = heatUp({ volumeLitre: 189, watts: [4500, 4500] }, 15, 50);
     expect(times.changeoverMinutes).toBeGreaterThan(30);
     expect(times.changeoverMinutes).toBeLessThan(38);
     expect(times.shutOffMinutes).toBeGreaterThan(95);

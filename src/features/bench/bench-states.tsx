@@ -1,4 +1,5 @@
-import { percent, suspectName } from '@/features/record/words';
+import { useWords } from '@/features/record/family-context';
+import { percent } from '@/features/record/words';
 import { SuspectStrip } from '@/ui/patterns';
 
 /** The suspects as one line, on a phone. */
@@ -9,13 +10,14 @@ export function SuspectLine({
   answer: { suspects: readonly { repair: string; probability: number }[]; decided: boolean };
   after: Readonly<Record<string, number>> | undefined;
 }) {
+  const words = useWords();
   const first = answer.suspects[0];
   if (!first) return null;
   const then = after?.[first.repair];
   return (
     <>
       <span className="block pb-1.5">
-        {suspectName(first.repair)}{' '}
+        {words.suspect(first.repair)}{' '}
         <strong className="font-semibold">{percent(first.probability)} %</strong>
         {then !== undefined && <span className="text-act"> then {percent(then)} %</span>}
       </span>

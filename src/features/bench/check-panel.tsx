@@ -1,30 +1,36 @@
 'use client';
 
-import type { ReactNode } from 'react';
-import {
-  checkWords,
-  type AccessStep,
-  type CheckId,
-} from '@/core/appliances/electric-storage-two-element';
-import { coverName, terminalName, wireName } from '@/features/record/words';
+import { useState, type ReactNode } from 'react';
+import type { AccessStep } from '@/core/appliances';
+import type { BenchAnswer, Diagnosis } from '@/core/job-diagnosis';
+import type { UnitSystem } from '@/core/quantities';
+import { useFamily, useWords } from '@/features/record/family-context';
+import { Dialog } from '@/ui/dialog';
 import { StepBox } from '@/ui/marks';
 import { ElectricitySign, HotSign, NoResetSign, WarningSign } from '@/ui/signs';
+import { minutesText, stepWords } from './step-words';
+import { savedMinutes, WhyThis } from './why-this';
 
 export interface CheckPanelProps {
-  readonly check: CheckId;
+  readonly check: string;
   readonly isProposed: boolean;
-  readonly isRepeat: boolean;
-  readonly minutes: number;
-  readonly why?: string;
-  readonly steps: readonly AccessStep[];
+  readonly answer: BenchAnswer;
+  readonly system: UnitSystem;
   onStep(step: AccessStep): void;
+  onChoose(check: string): void;
+  onLimits(): void;
   readonly crop?: ReactNode;
 }
 
 /** The check at hand: what to do, what it still needs, its caution, and why it comes now. */
 export function CheckPanel(props: CheckPanelProps) {
-  const { check, isProposed, isRepeat, minutes, why, steps, onStep, crop } = props;
-  const words = checkWords[check];
+  const { check, isProposed, answer, onStep, crop } = props;
+  const [isAsking, setAsking] = useState(false);
+  const words = useWords();
+  const { label, doThis } = useFamily().checks[check]!;
+  const { next } = answer.answer;
+  const isRepeat = check === next?.check && next.repeat;
+  const { steps, minutes } = answer.selected!;
   return (
     <div className="px-4 pt-2.5 pb-2" data-check={check}>
       <div className="flex justify-between text-small text-ink-2">
@@ -34,65 +40,72 @@ export function CheckPanel(props: CheckPanelProps) {
       <div className="flex gap-3">
         <div className="min-w-0 flex-1">
           <h2 className="text-[22px] leading-tight font-semibold text-balance lg:text-title">
-            {words.label}
+            {label}
           </h2>
           <ul className="mt-1.5 space-y-0.5">
             {steps.map((step) => (
-              <li key={stepWords(step)}>
+              <li key={stepWords(words, step)}>
                 <button
                   type="button"
                   className="flex min-h-11 w-full items-center gap-2.5 text-left lg:min-h-8"
                   onClick={() => onStep(step)}
                 >
                   <StepBox done={false} />
-                  <span className="link decoration-act">{stepWords(step)}</span>
+                  <span className="link decoration-act">{stepWords(words, step)}</span>
                 </button>
               </li>
             ))}
             <li className="flex items-start gap-2.5 py-1">
               <StepBox done={false} />
-              <span>{words.doThis}</span>
+              <span>{doThis}</span>
             </li>
           </ul>
         </div>
         {crop}
       </div>
       <Caution check={check} />
-      {why && (
-        <p className="mt-1 hidden text-small text-ink-2 lg:block">
-          <span className="font-semibold text-ink">Why this one.</span> {why}
-        </p>
-      )}
+      <button
+        type="button"
+        className="mt-1 flex min-h-11 w-full items-center justify-between gap-3 text-left text-small text-ink-2 lg:min-h-8"
+        onClick={() => setAsking(true)}
+      >
+        <span className="line-clamp-2">{whyLine(answer.answer, check)}</span>
+        <span className="link shrink-0">Why this one</span>
+      </button>
+      <Dialog title={label} isOpen={isAsking} onClose={() => setAsking(false)}>
+        <WhyThis
+          check={check}
+          answer={answer}
+          system={props.system}
+          onChoose={(other) => {
+            setAsking(false);
+            props.onChoose(other);
+          }}
+          onLimits={() => {
+            setAsking(false);
+            props.onLimits();
+          }}
+        />
+      </Dialog>
     </div>
   );
 }
 
-export const minutesText = (minutes: number): string => {
-  const halves = Math.round(minutes * 2) / 2;
-  const whole = Math.floor(halves);
-  const half = halves > whole ? '½' : '';
-  return halves < 1 ? '½ min' : `${whole}${half} min`;
-};
-
-export function stepWords(step: AccessStep): string {
-  switch (step.kind) {
-    case 'power-off-and-prove':
-      return 'Power off and prove dead';
-    case 'power-on':
-      return 'Power on, tank full, hands clear';
-    case 'open-cover':
-      return step.cover === 'junction-box'
-        ? 'Open the junction box'
-        : `Take the ${coverName(step.cover)} off`;
-    case 'lift-wire':
-      return `Lift the ${wireName(step.lifted.wire)} off ${terminalName(step.lifted.end)}`;
-    case 'refit-wire':
-      return `Put the ${wireName(step.lifted.wire)} back on ${terminalName(step.lifted.end)}`;
-  }
+/** The shortest word on why: what it saves, or how it splits the field. */
+function whyLine(answer: Diagnosis, check: string): string {
+  const { next } = answer;
+  if (next?.check !== check) return 'Chosen by you: any check counts, at any time.';
+  if (next.repeat) return next.why;
+  const saved = savedMinutes(answer);
+  const toVerdict = next.toVerdict && `${Math.round(next.toVerdict.minutes)} min to a verdict`;
+  if (!toVerdict) return next.why;
+  return saved === undefined
+    ? `About ${toVerdict}.`
+    : `About ${toVerdict}, ${saved} less than in the usual order.`;
 }
 
-function Caution({ check }: { check: CheckId }) {
-  const { caution } = checkWords[check];
+function Caution({ check }: { check: string }) {
+  const { caution } = useFamily().checks[check]!;
   if (caution === 'live') {
     return (
       <Sign sign={<ElectricitySign />}>
@@ -110,6 +123,13 @@ function Caution({ check }: { check: CheckId }) {
     return (
       <Sign sign={<WarningSign />}>
         Not if it is wet, scorched, or the tank may be empty. If it goes again, leave it off.
+      </Sign>
+    );
+  }
+  if (caution === 'test-voltage') {
+    return (
+      <Sign sign={<WarningSign />}>
+        The tester puts up to 500 V on the wires: power off, leads off the element, hands clear.
       </Sign>
     );
   }

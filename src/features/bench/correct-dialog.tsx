@@ -2,11 +2,11 @@
 
 import { useState } from 'react';
 import { v7 as newId } from 'uuid';
-import { checkNames, checkWords, isCheckId } from '@/core/appliances/electric-storage-two-element';
 import { valueKeyOf } from '@/core/job-diagnosis';
 import type { Entry, Value } from '@/core/job-file';
 import { parseReading, type UnitSystem } from '@/core/quantities';
-import { clockTime, entryResult, entryTitle } from '@/features/record/words';
+import { useFamily, useWords } from '@/features/record/family-context';
+import { clockTime } from '@/features/record/words';
 import type { NewEntry } from '@/features/record/use-job-record';
 import { Dialog } from '@/ui/dialog';
 
@@ -32,15 +32,14 @@ export function CorrectDialog({
   onClose(): void;
   onCorrect(correction: NewEntry): void;
 }) {
+  const family = useFamily();
+  const words = useWords();
   const [text, setText] = useState('');
   const [reason, setReason] = useState<string>(reasons[0]);
   const [problem, setProblem] = useState<string>();
-  const check =
-    'check' in entry && entry.check !== undefined && isCheckId(entry.check)
-      ? entry.check
-      : undefined;
+  const check = 'check' in entry && family.isCheckId(entry.check) ? entry.check : undefined;
   const quantity =
-    entry.kind === 'reading' ? (check ? checkNames[check].quantity : entry.quantity) : undefined;
+    entry.kind === 'reading' ? (check ? family.check(check).quantity : entry.quantity) : undefined;
 
   const correct = (replacement: Entry | null) => {
     if (reason.trim() === '') {
@@ -66,7 +65,7 @@ export function CorrectDialog({
       );
       return;
     }
-    const key = check ? valueKeyOf(check) : quantity === 'resistance' ? 'ohm' : 'volt';
+    const key = check ? valueKeyOf(family, check) : quantity === 'resistance' ? 'ohm' : 'volt';
     const value: Value =
       parsed.kind === 'over-range' ? { overRange: true } : { [key ?? 'ohm']: parsed.value };
     correct({ ...entry, id: newId(), value });
@@ -76,8 +75,8 @@ export function CorrectDialog({
     <Dialog title="Correct an entry" isOpen onClose={onClose}>
       <p className="mb-3">
         {clockTime(entry.at, timeZone)}{' '}
-        <strong className="font-semibold">{entryTitle(entry)}</strong>{' '}
-        <span className="font-semibold text-act">{entryResult(entry, system)}</span>
+        <strong className="font-semibold">{words.title(entry)}</strong>{' '}
+        <span className="font-semibold text-act">{words.result(entry, system)}</span>
       </p>
       {quantity && (
         <label className="mb-3 block font-medium">
@@ -97,7 +96,7 @@ export function CorrectDialog({
         <div className="mb-3">
           <p className="font-medium">It should be</p>
           <div className="mt-1 flex flex-wrap gap-2">
-            {(checkNames[check].values ?? [])
+            {(family.check(check).values ?? [])
               .filter((value) => value !== entry.value)
               .map((value) => (
                 <button
@@ -106,7 +105,7 @@ export function CorrectDialog({
                   className="button"
                   onClick={() => correct({ ...entry, id: newId(), value })}
                 >
-                  {checkWords[check].answers?.[value] ?? value}
+                  {words.outcome(check, value)}
                 </button>
               ))}
           </div>

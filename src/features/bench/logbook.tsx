@@ -1,23 +1,12 @@
 'use client';
 
 import { useEffect, useRef } from 'react';
-import {
-  catalogue,
-  checkNames,
-  isCheckId,
-  plateOf,
-} from '@/core/appliances/electric-storage-two-element';
+import { familyOfJob } from '@/core/appliances';
 import { goodOf } from '@/core/job-diagnosis';
 import { effectiveEntries, inOrder, walkEntries, type Entry, type JobFile } from '@/core/job-file';
 import type { UnitSystem } from '@/core/quantities';
-import {
-  clockTime,
-  complaintWords,
-  entryResult,
-  entryTitle,
-  measuredOf,
-  shownParts,
-} from '@/features/record/words';
+import { clockTime, complaintWords, measuredOf, shownParts } from '@/features/record/words';
+import { wordsOf } from '@/features/record/family-words';
 import { ReadingRuler } from '@/ui/reading-ruler';
 import { rulerScale } from '@/ui/ruler-scale';
 import { bandOf } from './reading-display';
@@ -107,6 +96,7 @@ function LogbookLine({
   const { entry, struck, reason, removed } = line;
   const isReading = entry.kind === 'reading' && entry.value !== undefined;
   const shown = isReading ? shownParts(entry.value!, system) : undefined;
+  const words = wordsOf(familyOfJob(job));
   return (
     <li
       className={`relative shrink-0 ${direction === 'sideways' ? `border-r border-hair ${isReading ? 'w-40' : 'w-36'}` : ''}`}
@@ -115,15 +105,15 @@ function LogbookLine({
         type="button"
         className={`flex w-full flex-col text-left active:bg-well focus-visible:outline-offset-[-3px] ${direction === 'sideways' ? 'h-full px-2 py-1.5' : 'min-h-11 py-2'}`}
         onClick={() => onCorrect(struck ?? entry)}
-        aria-label={`${clockTime(entry.at, job.job.timeZone)} ${entryTitle(entry)} ${removed ? 'struck out' : entryResult(entry, system)}. Correct it`}
+        aria-label={`${clockTime(entry.at, job.job.timeZone)} ${words.title(entry)} ${removed ? 'struck out' : words.result(entry, system)}. Correct it`}
       >
         <span className="text-small text-ink-2">{clockTime(entry.at, job.job.timeZone)}</span>
         <span className={`leading-tight font-semibold ${struck ? 'line-clamp-1' : 'line-clamp-2'}`}>
-          {entryTitle(entry)}
+          {words.title(entry)}
         </span>
         {struck && (
           <span className="line-clamp-1 text-small text-ink-2">
-            <s>{entryResult(struck, system) || 'entered'}</s> {reason}
+            <s>{words.result(struck, system) || 'entered'}</s> {reason}
           </span>
         )}
         {!removed &&
@@ -135,7 +125,7 @@ function LogbookLine({
             <span
               className={`leading-tight ${entry.kind === 'skip' ? 'text-ink-2' : 'text-lead font-medium text-act'}`}
             >
-              {entryResult(entry, system)}
+              {words.result(entry, system)}
             </span>
           ))}
         {!removed && isReading && (
@@ -159,10 +149,14 @@ export function MiniRuler({
   system: UnitSystem;
 }) {
   if (entry.kind !== 'reading' || !entry.value) return null;
-  const check = entry.check !== undefined && isCheckId(entry.check) ? entry.check : undefined;
-  const quantity = check ? checkNames[check].quantity : entry.quantity;
-  const walked = walkEntries(job.entries, catalogue).find((each) => each.entry.id === entry.id);
-  const good = walked && goodOf({ plate: plateOf(job) }, entry, walked.before);
+  const family = familyOfJob(job);
+  const quantity = family.isCheckId(entry.check)
+    ? family.check(entry.check).quantity
+    : entry.quantity;
+  const walked = walkEntries(job.entries, family.catalogue).find(
+    (each) => each.entry.id === entry.id,
+  );
+  const good = walked && goodOf(family, job, entry, walked.before);
   if (!quantity || !good) return null;
   const needle = entry.value.overRange ? 'over-range' : measuredOf(entry.value)?.kept;
   return (

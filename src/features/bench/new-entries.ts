@@ -1,8 +1,4 @@
-import {
-  checkNames,
-  type AccessStep,
-  type CheckId,
-} from '@/core/appliances/electric-storage-two-element';
+import type { AccessStep, ApplianceFamily } from '@/core/appliances';
 import { valueKeyOf } from '@/core/job-diagnosis';
 import type { Entry, EntryState, JobFile, LiftedEnd, Value } from '@/core/job-file';
 import type { ParsedReading } from '@/core/quantities';
@@ -11,14 +7,18 @@ import { needleOf } from './reading-display';
 
 /** What the bench's keys and steps become in the logbook. */
 
-export function valueOf(check: CheckId, parsed: ParsedReading): Value | undefined {
+export function valueOf(
+  family: ApplianceFamily,
+  check: string,
+  parsed: ParsedReading,
+): Value | undefined {
   if (parsed.kind === 'over-range') return { overRange: true };
-  const key = valueKeyOf(check);
+  const key = valueKeyOf(family, check);
   return parsed.kind === 'value' && key ? { [key]: parsed.value } : undefined;
 }
 
 /** The entry as it would be made, under an id that no entry has. */
-export function trialEntry(check: CheckId, value: Value): Entry {
+export function trialEntry(check: string, value: Value): Entry {
   return {
     id: '00000000-0000-4000-8000-000000000000',
     at: '9999-01-01T00:00:00.000Z',
@@ -44,8 +44,13 @@ export function entryOfStep(step: AccessStep): NewEntry {
 }
 
 /** Where more wires hang free than the check asks for, the entry says so: it is read in the state that was. */
-export function withState(entry: NewEntry, check: CheckId, lifted: readonly LiftedEnd[]): NewEntry {
-  const implied = checkNames[check].state.lifted;
+export function withState(
+  family: ApplianceFamily,
+  entry: NewEntry,
+  check: string,
+  lifted: readonly LiftedEnd[],
+): NewEntry {
+  const implied = family.check(check).state?.lifted;
   const same =
     implied === undefined ||
     (implied.length === lifted.length &&
@@ -58,7 +63,7 @@ export function withState(entry: NewEntry, check: CheckId, lifted: readonly Lift
 }
 
 /** The earlier result of a check that is taken again. */
-export function earlierNeedle(job: JobFile, check: CheckId) {
+export function earlierNeedle(job: JobFile, check: string) {
   const earlier = job.entries.findLast((each) => each.kind === 'reading' && each.check === check);
   if (earlier?.kind !== 'reading' || !earlier.value) return undefined;
   const { overRange, ohm, volt, ampere, celsius } = earlier.value;

@@ -1,10 +1,6 @@
 'use client';
 
-import {
-  checkNames,
-  checkWords,
-  type CheckId,
-} from '@/core/appliances/electric-storage-two-element';
+import { useFamily, useWords } from '@/features/record/family-context';
 import { capital } from '@/features/record/words';
 
 /** What was seen or heard, one tap each. */
@@ -13,14 +9,15 @@ export function ObservationAnswers({
   onAnswer,
   disabledReason,
 }: {
-  check: CheckId;
+  check: string;
   onAnswer(value: string): void;
   disabledReason?: string;
 }) {
-  const { answers = {} } = checkWords[check];
+  const family = useFamily();
+  const words = useWords();
   return (
     <div className="grid gap-3 p-4" role="group" aria-label="What you found">
-      {(checkNames[check].values ?? []).map((value) => (
+      {(family.check(check).values ?? []).map((value) => (
         <button
           key={value}
           type="button"
@@ -28,7 +25,7 @@ export function ObservationAnswers({
           aria-disabled={disabledReason !== undefined}
           onClick={() => onAnswer(value)}
         >
-          {capital(answers[value] ?? value)}
+          {capital(words.outcome(check, value))}
         </button>
       ))}
     </div>

@@ -1,39 +1,36 @@
 'use client';
 
-import {
-  checkIds,
-  checkNames,
-  checkWords,
-  isAllowed,
-  type CheckId,
-  type Cover,
-} from '@/core/appliances/electric-storage-two-element';
-import { capital, coverName } from '@/features/record/words';
+import type { TechnicianLimits } from '@/core/appliances';
+import { useFamily, useWords } from '@/features/record/family-context';
+import { capital } from '@/features/record/words';
 import { Dialog } from '@/ui/dialog';
 import { ElectricitySign } from '@/ui/signs';
-
-const groups: readonly { readonly title: string; readonly cover: Cover | undefined }[] = [
-  { title: 'No cover off', cover: undefined },
-  { title: 'Upper cover', cover: 'upper' },
-  { title: 'Lower cover', cover: 'lower' },
-  { title: 'Junction box', cover: 'junction-box' },
-];
 
 /** Every check of the family, by where it is done. Any of them, in any order. */
 export function OtherCheckDialog({
   isOpen,
   onClose,
   onChoose,
-  liveWork,
+  limits,
   better,
 }: {
   isOpen: boolean;
   onClose(): void;
-  onChoose(check: CheckId): void;
-  liveWork: boolean;
-  better: readonly { readonly check: CheckId; readonly minutes: number }[];
+  onChoose(check: string): void;
+  limits: TechnicianLimits;
+  better: readonly { readonly check: string; readonly minutes: number }[];
 }) {
-  const choose = (check: CheckId) => {
+  const family = useFamily();
+  const words = useWords();
+  const groups = [undefined, ...Object.keys(family.coverWords)].map((cover) => ({
+    title: cover === undefined ? 'No cover off' : capital(words.cover(cover)),
+    cover,
+  }));
+  const noteOf = (check: string) => {
+    const also = family.checks[check]!.covers[1];
+    return also ? `also ${words.cover(also)}` : '';
+  };
+  const choose = (check: string) => {
     onChoose(check);
     onClose();
   };
@@ -47,7 +44,7 @@ export function OtherCheckDialog({
               key={check}
               check={check}
               note={`about ${minutes} min`}
-              liveWork={liveWork}
+              limits={limits}
               onChoose={choose}
             />
           ))}
@@ -56,14 +53,14 @@ export function OtherCheckDialog({
       {groups.map(({ title, cover }) => (
         <section key={title} className="mb-4">
           <h3 className="font-semibold">{title}</h3>
-          {checkIds
-            .filter((each) => checkWords[each].covers[0] === cover)
+          {family.checkIds
+            .filter((each) => family.checks[each]!.covers[0] === cover)
             .map((each) => (
               <CheckButton
                 key={each}
                 check={each}
                 note={noteOf(each)}
-                liveWork={liveWork}
+                limits={limits}
                 onChoose={choose}
               />
             ))}
@@ -73,24 +70,21 @@ export function OtherCheckDialog({
   );
 }
 
-const noteOf = (check: CheckId): string => {
-  const also = checkWords[check].covers[1];
-  return also ? `also ${capital(coverName(also)).toLowerCase()}` : '';
-};
-
 function CheckButton({
   check,
   note,
-  liveWork,
+  limits,
   onChoose,
 }: {
-  check: CheckId;
+  check: string;
   note: string;
-  liveWork: boolean;
-  onChoose(check: CheckId): void;
+  limits: TechnicianLimits;
+  onChoose(check: string): void;
 }) {
-  const isLive = checkWords[check].caution === 'live';
-  const allowed = isAllowed(check, { liveWork });
+  const family = useFamily();
+  const { caution, label, instrument } = family.checks[check]!;
+  const isLive = caution === 'live';
+  const allowed = family.isAllowed(check, limits);
   return (
     <button
       type="button"
@@ -100,14 +94,16 @@ function CheckButton({
     >
       <span className="flex items-center gap-2">
         {isLive && <ElectricitySign size={20} label="live" />}
-        {checkWords[check].label}
+        {label}
       </span>
       <span className="text-small text-ink-2">
         {allowed
-          ? checkNames[check].kind === 'observation'
+          ? family.check(check).kind === 'observation'
             ? note || 'look'
             : note
-          : 'needs live-work permission'}
+          : isLive && !limits.liveWork
+            ? 'needs live-work permission'
+            : `needs a ${(instrument ?? 'meter').replaceAll('-', ' ')}`}
       </span>
     </button>
   );

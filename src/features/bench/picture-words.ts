@@ -1,37 +1,38 @@
-import { terminalName, wireName } from '@/features/record/words';
+import type { ApplianceFamily } from '@/core/appliances';
+import type { PictureState } from '@/core/job-diagnosis';
+import type { LiftedEnd } from '@/core/job-file';
+import type { FamilyWords } from '@/features/record/family-words';
+import { terminalName } from '@/features/record/words';
 
-const parts: Readonly<Record<string, string>> = {
-  'replace-upper-element': 'upper-element',
-  'replace-lower-element': 'lower-element',
-  'replace-upper-thermostat': 'upper-thermostat',
-  'replace-lower-thermostat': 'lower-thermostat',
-  'reset-limit': 'limit',
-  'restore-supply': 'breaker',
-  'call-electrician': 'breaker',
-};
-
-/** The part to mark in the picture, once it is more likely than not. */
-export function partOfRepair(repair: string | undefined, probability = 0): string | undefined {
-  return repair !== undefined && probability > 0.5 ? parts[repair] : undefined;
+/** The part to mark in the picture, once its repair is more likely than not. */
+export function partOfRepair(
+  { repairs }: ApplianceFamily,
+  repair: string | undefined,
+  probability = 0,
+): string | undefined {
+  return repair !== undefined && probability > 0.5 ? repairs[repair]?.drawnPart : undefined;
 }
 
 /** The wiring picture in words. */
 export function pictureWords(
+  words: FamilyWords,
   probes: readonly string[],
   clampOn: string | undefined,
-  lifted: readonly string[],
-  live: readonly string[],
+  lifted: readonly LiftedEnd[],
+  { terminals }: PictureState,
 ): string {
   const touch = clampOn
-    ? `Clamp round the ${wireName(clampOn)}.`
+    ? `Clamp round the ${words.wire(clampOn)}.`
     : probes.length === 2
       ? `Touch ${terminalName(probes[0]!)} with A and ${terminalName(probes[1]!)} with B.`
       : '';
+  const live = Object.keys(terminals).filter((each) => terminals[each]!.live !== 'dead');
   const liveText =
     live.length > 0
       ? `Live: ${live.map(terminalName).join(', ')}.`
       : 'Nothing live beyond the breaker.';
-  return ['Wiring picture.', touch, lifted.length > 0 ? `${lifted.join(', ')}.` : '', liveText]
+  const off = lifted.map((each) => `${words.wire(each.wire)} lifted off ${terminalName(each.end)}`);
+  return ['Wiring picture.', touch, off.length > 0 ? `${off.join(', ')}.` : '', liveText]
     .filter(Boolean)
     .join(' ');
 }

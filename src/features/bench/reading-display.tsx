@@ -1,6 +1,5 @@
 'use client';
 
-import { checkNames } from '@/core/appliances/electric-storage-two-element';
 import type { ExpectedBand } from '@/core/diagnosis';
 import type { Expectation, GoodReading } from '@/core/job-diagnosis';
 import {
@@ -10,7 +9,9 @@ import {
   type Quantity,
   type UnitSystem,
 } from '@/core/quantities';
-import { faultName, percent, suspectName } from '@/features/record/words';
+import { useFamily, useWords } from '@/features/record/family-context';
+import type { FamilyWords } from '@/features/record/family-words';
+import { percent } from '@/features/record/words';
 import { patternOf } from '@/ui/patterns';
 import { ReadingRuler, type RulerLane, type RulerNeedle } from '@/ui/reading-ruler';
 import { rulerScale } from '@/ui/ruler-scale';
@@ -36,11 +37,13 @@ export interface ReadingDisplayProps {
 /** The reading as it is typed, loud, on its ruler, with what it would mean. */
 export function ReadingDisplay(props: ReadingDisplayProps) {
   const { expectation, text, parsed, system, earlier } = props;
-  const quantity = checkNames[expectation.check].quantity ?? 'resistance';
+  const family = useFamily();
+  const words = useWords();
+  const quantity = family.check(expectation.check).quantity ?? 'resistance';
   const { good } = expectation;
   const scale = rulerScale(quantity, good.kind === 'range' ? good.nominal : undefined, system);
   const needle = needleOf(parsed);
-  const lanes = lanesOf(props);
+  const lanes = lanesOf(props, words);
   const typedNumber = text === 'OL' ? 'OL' : text.replace(/k$/i, '');
   const symbol =
     text === 'OL' ? '' : /k$/i.test(text) ? 'kΩ' : showValue(0, quantity, system).symbol;
@@ -72,7 +75,7 @@ export function ReadingDisplay(props: ReadingDisplayProps) {
           earlier={earlier}
           goodLabel="good"
           overRangeLabel={overRangeLabel(lanes)}
-          label={rulerWords(props, quantity)}
+          label={rulerWords(props, quantity, words)}
           size="full"
         />
       </div>
@@ -84,7 +87,7 @@ export function ReadingDisplay(props: ReadingDisplayProps) {
           needle={needle}
           earlier={earlier}
           overRangeLabel={overRangeLabel(lanes)}
-          label={rulerWords(props, quantity)}
+          label={rulerWords(props, quantity, words)}
           size="phone"
         />
       </div>
@@ -101,6 +104,7 @@ function Meaning({
   system,
   onChoose,
 }: ReadingDisplayProps & { quantity: Quantity }) {
+  const words = useWords();
   if (!parsed)
     return <p className="min-h-6 text-small text-ink-2 lg:text-body">Type what the meter shows.</p>;
   if (parsed.kind === 'problem') {
@@ -153,7 +157,7 @@ function Meaning({
     <p className="text-body text-act lg:text-lead">
       <span className="font-semibold">Outside.</span>{' '}
       {leadingAfter
-        ? `Then ${suspectName(leadingAfter.repair).toLowerCase()}${leadingAfter.fault ? `, ${faultName(leadingAfter.fault)}` : ''}: ${percent(leadingAfter.probability)} %`
+        ? `Then ${words.suspect(leadingAfter.repair).toLowerCase()}${leadingAfter.fault ? `, ${words.fault(leadingAfter.fault)}` : ''}: ${percent(leadingAfter.probability)} %`
         : 'Working out what it means.'}
     </p>
   );
@@ -203,7 +207,10 @@ export function goodWords(good: GoodReading, quantity: Quantity, system: UnitSys
 }
 
 /** A lane for each leading suspect that reads elsewhere than a good unit. */
-function lanesOf({ expectation, ranking }: ReadingDisplayProps): RulerLane[] {
+function lanesOf(
+  { expectation, ranking }: Pick<ReadingDisplayProps, 'expectation' | 'ranking'>,
+  words: FamilyWords,
+): RulerLane[] {
   const { good } = expectation;
   return expectation.bands
     .filter((band) => {
@@ -225,7 +232,7 @@ function lanesOf({ expectation, ranking }: ReadingDisplayProps): RulerLane[] {
     .slice(0, 4)
     .map(({ band, probability, others }): RulerLane => ({
       pattern: patternOf(ranking.indexOf(band.repair)),
-      label: `${shortName(band.repair)}${others > 0 ? ' or other' : ''} ${percent(probability)} %`,
+      label: `${shortName(words.suspect(band.repair))}${others > 0 ? ' or other' : ''} ${percent(probability)} %`,
       reads:
         band.reads.kind === 'range' ? { from: band.reads.from, to: band.reads.to } : 'over-range',
     }));
@@ -236,18 +243,19 @@ function readTheSame({ reads: one }: ExpectedBand, { reads: other }: ExpectedBan
   return one.centre >= other.from && one.centre <= other.to;
 }
 
-const shortName = (repair: string) =>
-  suspectName(repair)
-    .replace(' and limit', '')
-    .replace('Wiring inside the heater', 'wiring')
-    .toLowerCase();
+const shortName = (suspect: string) =>
+  suspect.replace(' and limit', '').replace('Wiring inside the heater', 'wiring').toLowerCase();
 
 function overRangeLabel(lanes: readonly RulerLane[]): string | undefined {
   const readers = lanes.filter((each) => each.reads === 'over-range');
   return readers.length === 0 ? undefined : readers[0]!.label;
 }
 
-function rulerWords({ expectation, system }: ReadingDisplayProps, quantity: Quantity): string {
+function rulerWords(
+  { expectation, system }: Pick<ReadingDisplayProps, 'expectation' | 'system'>,
+  quantity: Quantity,
+  words: FamilyWords,
+): string {
   const { good, bands } = expectation;
   const goodText =
     good.kind === 'over-range'
@@ -259,8 +267,8 @@ function rulerWords({ expectation, system }: ReadingDisplayProps, quantity: Quan
     .slice(0, 3)
     .map((band) =>
       band.reads.kind === 'range'
-        ? `${suspectName(band.repair)} ${percent(band.probability)} percent reads ${valueText(band.reads.from, quantity, system)} to ${valueText(band.reads.to, quantity, system)}`
-        : `${suspectName(band.repair)} ${percent(band.probability)} percent reads over range`,
+        ? `${words.suspect(band.repair)} ${percent(band.probability)} percent reads ${valueText(band.reads.from, quantity, system)} to ${valueText(band.reads.to, quantity, system)}`
+        : `${words.suspect(band.repair)} ${percent(band.probability)} percent reads over range`,
     );
   return `Ruler: ${[goodText, ...rest].join('; ')}`;
 }

@@ -2,7 +2,9 @@
 
 import Link from 'next/link';
 import type { JobFile, JobState } from '@/core/job-file';
-import { clockTime, coverName, plateWords, terminalName } from '@/features/record/words';
+import { familyOfJob } from '@/core/appliances';
+import { wordsOf } from '@/features/record/family-words';
+import { clockTime, plateWords, terminalName } from '@/features/record/words';
 import type { SendOutcome } from '@/features/record/send';
 import { Wordmark } from '@/ui/marks';
 import { DisconnectedSign, ElectricitySign, WarningSign } from '@/ui/signs';
@@ -18,6 +20,8 @@ export interface StateBarProps {
 /** Always on top: which job, how the power stands, what is open and lifted, what has not been sent. */
 export function StateBar({ job, state, waitingCount, sending, onMakeSafe }: StateBarProps) {
   const { site, unit, job: head } = job;
+  const family = familyOfJob(job);
+  const words = wordsOf(family);
   return (
     <header className="flex items-stretch border-b-2 border-rule bg-paper lg:h-14">
       <Link
@@ -37,7 +41,7 @@ export function StateBar({ job, state, waitingCount, sending, onMakeSafe }: Stat
             {site?.customer}, {site?.address}
           </div>
           <div className="truncate text-small text-ink-2">
-            {[unit.make, unit.model].filter(Boolean).join(' ')} · electric, two elements ·{' '}
+            {[unit.make, unit.model].filter(Boolean).join(' ')} · {family.title.toLowerCase()} ·{' '}
             {plateWords(job)}
           </div>
         </div>
@@ -46,7 +50,7 @@ export function StateBar({ job, state, waitingCount, sending, onMakeSafe }: Stat
       {state && state.coversOpen.length > 0 && (
         <div className="hidden flex-col justify-center border-l border-hair px-3 text-small leading-tight lg:flex">
           <span className="font-semibold">Covers off</span>
-          {state.coversOpen.map((each) => coverName(each).replace(' cover', '')).join(', ')}
+          {state.coversOpen.map((each) => words.cover(each).replace(' cover', '')).join(', ')}
         </div>
       )}
       {state && state.lifted.length > 0 && (

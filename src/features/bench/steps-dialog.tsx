@@ -1,8 +1,9 @@
 'use client';
 
-import type { AccessStep } from '@/core/appliances/electric-storage-two-element';
+import type { AccessStep } from '@/core/appliances';
+import { useWords } from '@/features/record/family-context';
 import { Dialog } from '@/ui/dialog';
-import { stepWords } from './check-panel';
+import { stepWords } from './step-words';
 
 /** Asked when a result is entered before its steps were ticked: the state belongs to the reading. */
 export function StepsDialog({
@@ -18,11 +19,12 @@ export function StepsDialog({
   onDone(): void;
   onAsItIs(): void;
 }) {
+  const words = useWords();
   return (
     <Dialog title="Was this done?" isOpen onClose={onClose}>
       <ul className="mb-4 list-disc pl-5">
         {steps.map((each) => (
-          <li key={stepWords(each)}>{stepWords(each)}</li>
+          <li key={stepWords(words, each)}>{stepWords(words, each)}</li>
         ))}
       </ul>
       <div className="flex flex-wrap gap-3">

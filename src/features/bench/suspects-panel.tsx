@@ -4,7 +4,8 @@ import { useState } from 'react';
 import type { Diagnosis } from '@/core/job-diagnosis';
 import type { JobFile } from '@/core/job-file';
 import type { UnitSystem } from '@/core/quantities';
-import { evidenceWords, faultName, percent, suspectName } from '@/features/record/words';
+import { useWords } from '@/features/record/family-context';
+import { percent } from '@/features/record/words';
 import { Tick, Unequal } from '@/ui/marks';
 import { patternFill, patternOf } from '@/ui/patterns';
 
@@ -19,6 +20,7 @@ export interface SuspectsPanelProps {
 
 /** Suspects with their chances and reasons; the whole row opens its reasons. */
 export function SuspectsPanel({ job, answer, after, enteringText, system }: SuspectsPanelProps) {
+  const words = useWords();
   const [opened, setOpened] = useState<string | undefined>();
   const shown = answer.suspects
     .filter((each, index) => index < 2 || each.probability >= 0.01)
@@ -56,10 +58,10 @@ export function SuspectsPanel({ job, answer, after, enteringText, system }: Susp
                     <span
                       className={`block font-semibold ${index === 0 ? 'text-[19px]' : 'text-lead'}`}
                     >
-                      {suspectName(suspect.repair)}
+                      {words.suspect(suspect.repair)}
                     </span>
                     {fault && (
-                      <span className="block text-small text-ink-2">{faultName(fault.id)}</span>
+                      <span className="block text-small text-ink-2">{words.fault(fault.id)}</span>
                     )}
                   </span>
                   <span className="shrink-0 text-right leading-none">
@@ -151,6 +153,7 @@ function Reasons({
   why: Diagnosis['suspects'][number]['why'];
   system: UnitSystem;
 }) {
+  const words = useWords();
   const telling = [...why]
     .filter((each) => Math.abs(each.decibans) >= 0.5)
     .sort((one, other) => Math.abs(other.decibans) - Math.abs(one.decibans))
@@ -166,7 +169,7 @@ function Reasons({
               {each.decibans >= 0 ? '+' : '−'}
               {Math.abs(Math.round(each.decibans))}
             </span>
-            <span>{evidenceWords(job, each.entry, system)}</span>
+            <span>{words.evidence(job, each.entry, system)}</span>
           </li>
         ))}
       </ul>

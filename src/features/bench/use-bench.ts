@@ -1,35 +1,52 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
-import type { CheckId } from '@/core/appliances/electric-storage-two-element';
+import type { BenchAnswer } from '@/core/job-diagnosis';
 import type { Entry, JobFile } from '@/core/job-file';
-import { diagnosisService, type BenchAnswer, type Preview } from '@/workers/diagnosis-client';
+import { diagnosisService, type Preview } from '@/workers/diagnosis-client';
 
-/** The worker's answer for the job as it stands, and the one before while the next is worked out. */
+export interface Answered {
+  readonly answer: BenchAnswer | undefined;
+  /** True once the answer is for the job as it stands. */
+  readonly isFresh: boolean;
+  readonly failure: string | undefined;
+}
+
+/**
+ * The worker's answer for the job as it stands, and the one before while the next is worked out. The first one comes
+ * with the page; where the device knows more than the server, a look one step ahead stands in until the tables are filled.
+ */
 export function useBenchAnswer(
   job: JobFile,
   isReady: boolean,
-  chosen: CheckId | undefined,
-): { answer: BenchAnswer | undefined; isFresh: boolean; failure: string | undefined } {
-  const [state, setState] = useState<{ job: JobFile; chosen?: CheckId; answer: BenchAnswer }>();
+  chosen: string | undefined,
+  first?: BenchAnswer,
+): Answered {
+  const [state, setState] = useState<{ job: JobFile; chosen?: string; answer: BenchAnswer }>();
   const [failure, setFailure] = useState<string>();
+  const hasAnswered = useRef(first !== undefined);
   useEffect(() => {
     if (!isReady) return;
     let isGone = false;
-    diagnosisService()
-      .diagnose(job, chosen)
-      .then((answer) => {
-        if (!isGone) setState({ job, chosen, answer });
-      })
-      .catch((error: unknown) => {
-        if (!isGone) setFailure(error instanceof Error ? error.message : String(error));
-      });
+    const service = diagnosisService();
+    const take = (answer: BenchAnswer) => {
+      if (isGone) return;
+      hasAnswered.current = true;
+      setState({ job, chosen, answer });
+    };
+    const work = async () => {
+      if (!hasAnswered.current) take(await service.diagnoseQuickly(job, chosen));
+      take(await service.diagnose(job, chosen));
+    };
+    work().catch((error: unknown) => {
+      if (!isGone) setFailure(error instanceof Error ? error.message : String(error));
+    });
     return () => {
       isGone = true;
     };
   }, [job, isReady, chosen]);
   const isFresh = state !== undefined && state.job === job && state.chosen === chosen;
-  return { answer: state?.answer, isFresh, failure };
+  return { answer: state?.answer ?? first, isFresh, failure };
 }
 
 const previewDelayMilliseconds = 60;
@@ -44,6 +61,7 @@ export function usePreview(job: JobFile, entry: Entry | undefined): Preview | un
           entry.kind,
           'value' in entry && entry.value,
           'check' in entry && entry.check,
+          'between' in entry && entry.between,
           job.entries.length,
         ]);
   const latest = useRef({ job, entry });

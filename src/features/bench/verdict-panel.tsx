@@ -3,20 +3,28 @@
 import Link from 'next/link';
 import type { Diagnosis } from '@/core/job-diagnosis';
 import type { JobFile, JobState } from '@/core/job-file';
-import { faultName, percent, repairOrder, suspectName } from '@/features/record/words';
+import type { UnitSystem } from '@/core/quantities';
+import { useWords } from '@/features/record/family-context';
+import { percent } from '@/features/record/words';
+import { VerdictReasons } from './verdict-reasons';
 
 /** What stands in place of the next check once there is nothing left that is worth its minutes. */
 export function VerdictPanel({
   job,
   answer,
   state,
+  system,
   onOther,
+  onChoose,
 }: {
   job: JobFile;
   answer: Diagnosis;
   state: JobState;
+  system: UnitSystem;
   onOther(): void;
+  onChoose(check: string): void;
 }) {
+  const words = useWords();
   const [leading, second] = answer.suspects;
   const href = `/jobs/${job.job.id}/repair`;
   const isRepaired = state.repairsDone.length > 0;
@@ -31,20 +39,27 @@ export function VerdictPanel({
       {leading && !isRepaired && (
         <>
           <h2 className="text-title-l leading-tight font-semibold text-balance">
-            {repairOrder(leading.repair)}
+            {words.order(leading.repair)}
           </h2>
           <p>
-            {suspectName(leading.repair)}
-            {leading.faults[0] && `, ${faultName(leading.faults[0].id)}`}:{' '}
+            {words.suspect(leading.repair)}
+            {leading.faults[0] && `, ${words.fault(leading.faults[0].id)}`}:{' '}
             <strong className="font-semibold">{percent(leading.probability)} %</strong>.
             {second && second.probability > 0.005 && (
               <>
                 {' '}
-                What else it could be: {suspectName(second.repair).toLowerCase()},{' '}
+                What else it could be: {words.suspect(second.repair).toLowerCase()},{' '}
                 {percent(second.probability)} %.
               </>
             )}
           </p>
+          <VerdictReasons
+            job={job}
+            answer={answer}
+            why={leading.why}
+            system={system}
+            onChoose={onChoose}
+          />
           {!answer.decided && (
             <p>
               This is less sure than a repair should be. Take a doubtful reading again, or say why

@@ -2,9 +2,10 @@
 
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { v7 as newId } from 'uuid';
-import type { Entry, JobFile } from '@/core/job-file';
+import type { Constraints, Entry, JobFile } from '@/core/job-file';
 import { sendWaiting, type SendOutcome } from './send';
 import { keepEntries, keptEntries } from './store';
+import { useConstraints } from './use-constraints';
 
 /** An entry before it has its id and time. */
 export type NewEntry = Entry extends infer Each
@@ -22,6 +23,8 @@ export interface JobRecord {
   readonly sending: SendOutcome;
   /** Keeps the entries on this device, then sends. Rejects where the device itself cannot keep them. */
   append(...added: NewEntry[]): Promise<void>;
+  /** Sets what the technician may and can do; gives the reason where it was refused. */
+  constrain(constraints: Constraints): Promise<string | undefined>;
 }
 
 const retryMilliseconds = 4000;
@@ -29,6 +32,7 @@ const retryMilliseconds = 4000;
 /** A job's logbook as this device has it: its own store first, the server after. */
 export function useJobRecord(initial: JobFile): JobRecord {
   const jobId = initial.job.id;
+  const { constraints, set: constrain } = useConstraints(initial);
   const [own, setOwn] = useState<readonly Entry[]>([]);
   const [isReady, setReady] = useState(false);
   const [waitingCount, setWaitingCount] = useState(0);
@@ -104,9 +108,10 @@ export function useJobRecord(initial: JobFile): JobRecord {
     const known = new Set(initial.entries.map((each) => each.id));
     return {
       ...initial,
+      constraints,
       entries: [...initial.entries, ...own.filter((each) => !known.has(each.id))],
     };
-  }, [initial, own]);
+  }, [initial, own, constraints]);
 
-  return { job, isReady, waitingCount, sending, append };
+  return { job, isReady, waitingCount, sending, append, constrain };
 }

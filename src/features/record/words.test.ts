@@ -1,38 +1,36 @@
 import { describe, expect, it } from 'vitest';
 import { emptyJob, stamp } from '../../../tests/plates';
-import { faultModes, checkIds, repairs } from '@/core/appliances/electric-storage-two-element';
+import { families } from '@/core/appliances';
+import { electricStorageTwoElement } from '@/core/appliances/electric-storage-two-element';
 import type { Entry } from '@/core/job-file';
-import {
-  checkLabel,
-  entryResult,
-  entryTitle,
-  evidenceWords,
-  faultName,
-  percent,
-  plateWords,
-  terminalName,
-  wireName,
-} from './words';
-import { drawnRoutes, drawnTerminals } from '@/core/appliances/electric-storage-two-element';
+import { wordsOf } from './family-words';
+import { percent, plateWords, terminalName } from './words';
+
+const words = wordsOf(electricStorageTwoElement);
 
 const entry = (rest: object) => ({ ...stamp(), ...rest }) as Entry;
 
 describe('words of the trade', () => {
-  it('never show an id for a fault, a wire, a terminal or a check', () => {
-    for (const { id } of faultModes) expect(faultName(id)).not.toMatch(/[a-z]-[a-z]+\.|\.[a-z]/);
-    for (const wire of Object.keys(drawnRoutes)) {
-      if (wire !== 'bond') expect(wireName(wire)).not.toMatch(/^w-/);
+  it.each(families)('of $id never show an id', (family) => {
+    const own = wordsOf(family);
+    for (const { id } of family.faultModes) {
+      expect(own.fault(id)).not.toMatch(/[a-z]-[a-z]+\.|\.[a-z]|-[a-z]+-/);
     }
-    for (const terminal of Object.keys(drawnTerminals)) {
+    for (const wire of Object.keys(family.names.conductors)) {
+      expect(family.conductorWords[wire], wire).toBeDefined();
+    }
+    for (const terminal of Object.keys(family.drawing.terminals)) {
       expect(terminalName(terminal)).not.toMatch(/[.-]/);
     }
-    for (const check of checkIds) expect(checkLabel(check)).not.toBe(check);
-    for (const { order, suspect } of Object.values(repairs)) expect(order).not.toBe(suspect);
+    for (const check of family.checkIds) expect(own.check(check)).not.toBe(check);
+    for (const { order, suspect } of Object.values(family.repairs)) {
+      expect(order).not.toBe(suspect);
+    }
   });
 
   it('name a wire fault by its wire', () => {
-    expect(faultName('w-lower-a.open')).toBe('wire to lower element a, open');
-    expect(faultName('splice-1.resistive')).toBe('splice 1, burnt or loose, a few ohms');
+    expect(words.fault('w-lower-a.open')).toBe('wire to lower element a, open');
+    expect(words.fault('splice-1.resistive')).toBe('splice 1, burnt or loose, a few ohms');
   });
 
   it.each([
@@ -83,8 +81,8 @@ describe('words of the trade', () => {
     ],
     [entry({ kind: 'status', status: 'closed-repaired' }), 'Closed, repaired', ''],
   ])('say what an entry is and says (%#)', (each, title, result) => {
-    expect(entryTitle(each)).toBe(title);
-    expect(entryResult(each, 'us')).toBe(result);
+    expect(words.title(each)).toBe(title);
+    expect(words.result(each, 'us')).toBe(result);
   });
 
   it('follow a correction to what now counts', () => {
@@ -100,8 +98,8 @@ describe('words of the trade', () => {
         entry({ kind: 'correction', replaces: wrong.id, entry: right, reason: 'slip' }),
       ],
     });
-    expect(evidenceWords(job, wrong.id, 'us')).toBe('Upper element, screw to screw 12.9 Ω');
-    expect(evidenceWords(job, 'call:complaint', 'us')).toBe('no hot water');
+    expect(words.evidence(job, wrong.id, 'us')).toBe('Upper element, screw to screw 12.9 Ω');
+    expect(words.evidence(job, 'call:complaint', 'us')).toBe('no hot water');
   });
 
   it('never say 100 % or 0 % of what is not certain', () => {

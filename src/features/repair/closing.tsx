@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { useState } from 'react';
-import { plateOf } from '@/core/appliances/electric-storage-two-element';
+import { familyOfJob } from '@/core/appliances';
 import { proofOf } from '@/core/job-diagnosis';
 import type { JobFile, JobState } from '@/core/job-file';
 import { heatUp } from '@/core/thermal/heating-time';
@@ -12,9 +12,16 @@ import { Tick } from '@/ui/marks';
 
 /** The proof that is still to come, with the times that this plate and tank need from cold. */
 function nextProof(job: JobFile): string {
-  const { changeoverMinutes, shutOffMinutes } = heatUp(plateOf(job), 15, 50);
+  const family = familyOfJob(job);
+  const { volumeLitre, elementWatt } = family.plateOf(job);
+  const watts = family.elements.map(({ id }) => elementWatt[id]!);
+  const { changeoverMinutes, shutOffMinutes } = heatUp({ volumeLitre, watts }, 15, 50);
   const hours = Math.round(shutOffMinutes / 15) / 4;
-  return `See it change over, about ${Math.round(changeoverMinutes / 5) * 5} min from cold, and shut off, about ${hours} h: leave a logger, or call back.`;
+  const changeover =
+    changeoverMinutes === undefined
+      ? ''
+      : `change over, about ${Math.round(changeoverMinutes / 5) * 5} min from cold, and `;
+  return `See it ${changeover}shut off, about ${hours} h from cold: leave a logger, or call back.`;
 }
 
 /** Closed as repaired takes a proving reading that is right, or a stated reason why there is none. */

@@ -1,24 +1,22 @@
 'use client';
 
 import { useState } from 'react';
-import {
-  repairs,
-  type Repair,
-  type RepairId,
-} from '@/core/appliances/electric-storage-two-element';
+import type { Repair } from '@/core/appliances';
 import type { JobState } from '@/core/job-file';
 import type { JobRecord } from '@/features/record/use-job-record';
 import { useDraft } from '@/features/record/use-draft';
-import { terminalName, wireName } from '@/features/record/words';
+import { useFamily, useWords } from '@/features/record/family-context';
+import { terminalName } from '@/features/record/words';
 import { Tick } from '@/ui/marks';
 import { ElectricitySign, HotSign, WarningSign } from '@/ui/signs';
 import type { StageProps } from './stage-props';
 
 /** The repair with its cautions, parts, wires and steps. */
-export function RepairSteps({ record, answer, repair }: StageProps & { repair: RepairId }) {
+export function RepairSteps({ record, answer, repair }: StageProps & { repair: string }) {
   const { append } = record;
   const { state } = answer;
-  const details: Repair = repairs[repair];
+  const details = useFamily().repairs[repair]!;
+  const words = useWords();
   const isDone = state.repairsDone.includes(repair);
   const needsDead = details.wires.length > 0;
   const isBlocked = needsDead && !state.provedDeadAt && !isDone;
@@ -28,7 +26,7 @@ export function RepairSteps({ record, answer, repair }: StageProps & { repair: R
   const finish = () => {
     if (stillLifted.length > 0) {
       setProblem(
-        `Still lifted: ${stillLifted.map((each) => wireName(each.wire)).join(', ')}. Put every wire back first.`,
+        `Still lifted: ${stillLifted.map((each) => words.wire(each.wire)).join(', ')}. Put every wire back first.`,
       );
       return;
     }
@@ -161,6 +159,7 @@ function WireRow({
   lifted: { readonly wire: string; readonly end: string };
   isBlocked: boolean;
 }) {
+  const words = useWords();
   const noted = record.job.entries.findLast(
     (each) => each.kind === 'wire' && each.wire === lifted.wire,
   );
@@ -186,7 +185,7 @@ function WireRow({
       <span className="min-w-0 flex-1 leading-tight">
         {terminalName(lifted.end)}
         <span className="block text-small text-ink-2">
-          {wireName(lifted.wire)}
+          {words.wire(lifted.wire)}
           {shownColour && `, ${shownColour}`}
         </span>
       </span>
@@ -194,7 +193,7 @@ function WireRow({
         <input
           className="field w-28"
           placeholder="colour"
-          aria-label={`Colour of the ${wireName(lifted.wire)}`}
+          aria-label={`Colour of the ${words.wire(lifted.wire)}`}
           value={colour}
           maxLength={60}
           onChange={(event) => setColour(event.target.value)}
@@ -204,7 +203,7 @@ function WireRow({
         type="button"
         className="button"
         disabled={isBlocked}
-        aria-label={`${wireName(lifted.wire)} at ${terminalName(lifted.end)}: ${isLifted ? 'put back' : 'lift'}`}
+        aria-label={`${words.wire(lifted.wire)} at ${terminalName(lifted.end)}: ${isLifted ? 'put back' : 'lift'}`}
         onClick={() =>
           isLifted
             ? void record.append({ kind: 'action', action: 'refit-wire', ...lifted })

@@ -1,12 +1,12 @@
 'use client';
 
 import { useState, type ReactNode } from 'react';
-import { isRepairId } from '@/core/job-diagnosis';
 import type { JobFile } from '@/core/job-file';
 import type { UnitSystem } from '@/core/quantities';
 import { ProveDeadDialog } from '@/features/bench/prove-dead-dialog';
 import { StateBar } from '@/features/bench/state-bar';
 import { useBenchAnswer } from '@/features/bench/use-bench';
+import { JobFamily, useFamily } from '@/features/record/family-context';
 import { useJobRecord } from '@/features/record/use-job-record';
 import { PatternDefinitions } from '@/ui/patterns';
 import { Closing } from './closing';
@@ -23,38 +23,42 @@ export function RepairPage({ initial, system }: { initial: JobFile; system: Unit
   const { answer } = useBenchAnswer(job, isReady, undefined);
   const [isProving, setProving] = useState(false);
   return (
-    <div className="flex min-h-dvh flex-col">
-      <PatternDefinitions />
-      <StateBar
-        job={job}
-        state={answer?.state}
-        waitingCount={waitingCount}
-        sending={sending}
-        onMakeSafe={() => setProving(true)}
-      />
-      {answer ? (
-        <Stages record={record} answer={answer} system={system} />
-      ) : (
-        <p className="p-5 text-lead" role="status">
-          Working out the verdict
-        </p>
-      )}
-      <ProveDeadDialog
-        isOpen={isProving}
-        onClose={() => setProving(false)}
-        onProved={(entries) => {
-          setProving(false);
-          void append(...entries);
-        }}
-      />
-    </div>
+    <JobFamily job={job}>
+      <div className="flex min-h-dvh flex-col">
+        <PatternDefinitions />
+        <StateBar
+          job={job}
+          state={answer?.state}
+          waitingCount={waitingCount}
+          sending={sending}
+          onMakeSafe={() => setProving(true)}
+        />
+        {answer ? (
+          <Stages record={record} answer={answer} system={system} />
+        ) : (
+          <p className="p-5 text-lead" role="status">
+            Working out the verdict
+          </p>
+        )}
+        <ProveDeadDialog
+          isOpen={isProving}
+          onClose={() => setProving(false)}
+          onProved={(entries) => {
+            setProving(false);
+            void append(...entries);
+          }}
+        />
+      </div>
+    </JobFamily>
   );
 }
 
 function Stages(props: StageProps) {
   const { answer, record } = props;
   const { state } = answer;
-  const repair = state.repairsDone.at(-1) ?? state.verdict?.repair;
+  const { repairs } = useFamily();
+  const last = state.repairsDone.at(-1);
+  const repair = last ?? state.verdict?.repair;
   const isClosed = state.status?.status.startsWith('closed') ?? false;
   return (
     <main className="mx-auto grid w-full max-w-[1280px] flex-1 lg:grid-cols-3">
@@ -66,7 +70,7 @@ function Stages(props: StageProps) {
         title="Repair"
         isNow={state.verdict !== undefined && state.repairsDone.length === 0}
       >
-        {isRepairId(repair) ? (
+        {repair !== undefined && repair in repairs ? (
           <RepairSteps {...props} repair={repair} />
         ) : (
           <p className="text-ink-2">
@@ -79,7 +83,7 @@ function Stages(props: StageProps) {
         title="Proof, settings, closing"
         isNow={state.repairsDone.length > 0 && !isClosed}
       >
-        {isRepairId(state.repairsDone.at(-1)) && (
+        {last !== undefined && last in repairs && (
           <ProofList record={record} system={props.system} />
         )}
         <SettingsFields record={record} state={state} system={props.system} />

@@ -4,14 +4,10 @@ import { useState } from 'react';
 import type { JobState } from '@/core/job-file';
 import { parseReading, showValue, valueText, type UnitSystem } from '@/core/quantities';
 import type { JobRecord } from '@/features/record/use-job-record';
+import { useFamily } from '@/features/record/family-context';
 import { useDraft } from '@/features/record/use-draft';
 
-const dials = [
-  { id: 'upper-dial', label: 'Upper dial' },
-  { id: 'lower-dial', label: 'Lower dial' },
-] as const;
-
-/** Both dials, as found and as left. */
+/** Every dial, as found and as left. */
 export function SettingsFields({
   record,
   state,
@@ -21,15 +17,16 @@ export function SettingsFields({
   state: JobState;
   system: UnitSystem;
 }) {
+  const { thermostats } = useFamily();
   return (
     <>
       <h3 className="mt-4 font-semibold">Settings, as found and as left</h3>
       <p className="text-small text-ink-2">
-        Both equal, about {valueText(49, 'temperature', system)} to{' '}
-        {valueText(52, 'temperature', system)}. Hotter scalds sooner; stored cooler than{' '}
-        {valueText(60, 'temperature', system)}, bacteria can grow.
+        {thermostats.length > 1 ? 'Both equal, about' : 'About'}{' '}
+        {valueText(49, 'temperature', system)} to {valueText(52, 'temperature', system)}. Hotter
+        scalds sooner; stored cooler than {valueText(60, 'temperature', system)}, bacteria can grow.
       </p>
-      {dials.map(({ id, label }) => (
+      {thermostats.map(({ setting: id, label }) => (
         <div
           key={id}
           className="grid grid-cols-[1fr_1fr_1fr] items-end gap-2 border-b border-hair py-1.5"

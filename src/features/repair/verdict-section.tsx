@@ -2,18 +2,16 @@
 
 import Link from 'next/link';
 import { useState } from 'react';
-import { engineVersion, parameterHash } from '@/core/job-diagnosis';
-import {
-  evidenceWords,
-  faultName,
-  percent,
-  repairOrder,
-  suspectName,
-} from '@/features/record/words';
+import { engineVersion } from '@/core/job-diagnosis';
+import { useFamily, useWords } from '@/features/record/family-context';
+import { percent } from '@/features/record/words';
+import { VerdictReasons } from '@/features/bench/verdict-reasons';
 import type { StageProps } from './stage-props';
 
 /** The verdict with its reasons, and the decision to act on it: stored with what it was worked out by. */
 export function VerdictSection({ record, answer, system }: StageProps) {
+  const { parameterHash } = useFamily();
+  const words = useWords();
   const { suspects, decided } = answer.answer;
   const { verdict } = answer.state;
   const [other, setOther] = useState<string>();
@@ -48,7 +46,7 @@ export function VerdictSection({ record, answer, system }: StageProps) {
       </p>
       <p className="flex items-end justify-between gap-3">
         <span className="text-title leading-tight font-semibold">
-          {repairOrder(verdict?.repair ?? first.repair)}
+          {words.order(verdict?.repair ?? first.repair)}
         </span>
         <span className="leading-none whitespace-nowrap">
           <span className="text-[52px] font-semibold">{percent(first.probability)}</span>
@@ -57,32 +55,24 @@ export function VerdictSection({ record, answer, system }: StageProps) {
       </p>
       {first.faults?.[0] && (
         <p>
-          {suspectName(first.repair)}, {faultName(first.faults[0].id)}.
+          {words.suspect(first.repair)}, {words.fault(first.faults[0].id)}.
         </p>
       )}
-      <h3 className="mt-3 font-semibold">Why</h3>
-      <ul>
-        {[...(first.why ?? [])]
-          .filter((each) => each.decibans > 0.5)
-          .sort((one, another) => another.decibans - one.decibans)
-          .slice(0, 5)
-          .map((each) => (
-            <li key={each.entry} className="flex gap-3 border-b border-hair py-1">
-              <span className="w-8 shrink-0 text-right font-semibold">
-                +{Math.round(each.decibans)}
-              </span>
-              {evidenceWords(record.job, each.entry, system)}
-            </li>
-          ))}
-      </ul>
-      <p className="mt-1 text-small text-ink-2">Weight of evidence: +10 is ten times likelier.</p>
+      <div className="mt-3">
+        <VerdictReasons
+          job={record.job}
+          answer={verdict ? {} : answer.answer}
+          why={first.why ?? []}
+          system={system}
+        />
+      </div>
       {shown.length > 1 && (
         <>
           <h3 className="mt-3 font-semibold">What else it could be</h3>
           <ul>
             {shown.slice(1).map((each) => (
               <li key={each.repair} className="flex justify-between border-b border-hair py-1">
-                {suspectName(each.repair)}{' '}
+                {words.suspect(each.repair)}{' '}
                 <span className="font-semibold">{percent(each.probability)} %</span>
               </li>
             ))}
@@ -100,7 +90,7 @@ export function VerdictSection({ record, answer, system }: StageProps) {
             >
               {suspects.map((each) => (
                 <option key={each.repair} value={each.repair}>
-                  {repairOrder(each.repair)} ({percent(each.probability)} %)
+                  {words.order(each.repair)} ({percent(each.probability)} %)
                 </option>
               ))}
             </select>

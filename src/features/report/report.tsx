@@ -1,40 +1,19 @@
 import type { ReactNode } from 'react';
-import {
-  catalogue,
-  checkNames,
-  isCheckId,
-  plateOf,
-  repairs,
-  type Repair,
-} from '@/core/appliances/electric-storage-two-element';
-import {
-  diagnoseJob,
-  goodOf,
-  isGoodResult,
-  isRepairId,
-  proofOf,
-  type GoodReading,
-} from '@/core/job-diagnosis';
+import { familyOfJob } from '@/core/appliances';
+import { diagnoseJob, goodOf, isGoodResult, proofOf, type GoodReading } from '@/core/job-diagnosis';
 import { inOrder, walkEntries, type Entry, type JobFile, type JobState } from '@/core/job-file';
 import { showValue, valueText, type UnitSystem } from '@/core/quantities';
 import type { Organisation } from '@/database/technicians';
 import { MiniRuler } from '@/features/bench/logbook';
+import { wordsOf, type FamilyWords } from '@/features/record/family-words';
 import {
   capital,
-  checkLabel,
   clockTime,
   complaintWords,
-  entryResult,
-  entryTitle,
-  evidenceWords,
-  faultName,
   longDate,
   percent,
   plateWords,
-  repairOrder,
   shownParts,
-  suspectName,
-  wireName,
 } from '@/features/record/words';
 import { CrossedBox, Tick } from '@/ui/marks';
 import { ElectricitySign, HotSign, NoResetSign } from '@/ui/signs';
@@ -75,7 +54,7 @@ export function Report({ job, organisation }: { job: JobFile; organisation: Orga
       />
       <Readings job={job} system={system} />
       <Work job={job} state={state} />
-      <SettingsBlock state={state} system={system} />
+      <SettingsBlock job={job} state={state} system={system} />
       <div className="mt-4 grid gap-6 sm:grid-cols-2 print:grid-cols-2">
         <Cautions state={state} />
         <NextSteps job={job} state={state} />
@@ -106,8 +85,8 @@ function Heading({ job }: { job: JobFile }) {
       </div>
       <div>
         <h2 className="font-semibold">Unit</h2>
-        {[unit.make, unit.model].filter(Boolean).join(' ') || 'Storage heater'}, electric, two
-        elements
+        {[unit.make, unit.model].filter(Boolean).join(' ') || 'Storage heater'},{' '}
+        {familyOfJob(job).title.toLowerCase()}
         <br />
         {plateWords(job)}
         {unit.installed && `, installed ${unit.installed}`}
@@ -153,6 +132,7 @@ function VerdictBlock({
   decided: boolean;
   system: UnitSystem;
 }) {
+  const words = wordsOf(familyOfJob(job));
   const chosen = suspects.find((each) => each.repair === state.verdict?.repair) ?? suspects[0];
   if (!chosen) return null;
   const others = suspects.filter((each) => each !== chosen && each.probability > 0.003).slice(0, 2);
@@ -164,11 +144,11 @@ function VerdictBlock({
     <section className="flex gap-6 border-b border-hair py-3" aria-labelledby="report-verdict">
       <div className="min-w-0 flex-1">
         <h2 id="report-verdict" className="text-title leading-tight font-semibold text-balance">
-          {headline(job, state, chosen, decided)}
+          {headline(words, job, state, chosen, decided)}
         </h2>
         {telling.length > 0 && (
           <p className="mt-1">
-            Because: {telling.map((each) => evidenceWords(job, each.entry, system)).join('; ')}.
+            Because: {telling.map((each) => words.evidence(job, each.entry, system)).join('; ')}.
           </p>
         )}
       </div>
@@ -185,7 +165,7 @@ function VerdictBlock({
               {others
                 .map(
                   (each) =>
-                    `${suspectName(each.repair).toLowerCase()} ${percent(each.probability)} %`,
+                    `${words.suspect(each.repair).toLowerCase()} ${percent(each.probability)} %`,
                 )
                 .join(', ')}
             </>
@@ -196,9 +176,15 @@ function VerdictBlock({
   );
 }
 
-function headline(job: JobFile, state: JobState, chosen: ShownSuspect, decided: boolean): string {
+function headline(
+  words: FamilyWords,
+  job: JobFile,
+  state: JobState,
+  chosen: ShownSuspect,
+  decided: boolean,
+): string {
   const fault = chosen.faults?.[0];
-  const found = `${suspectName(chosen.repair)}${fault ? `: ${faultName(fault.id)}` : ''}.`;
+  const found = `${words.suspect(chosen.repair)}${fault ? `: ${words.fault(fault.id)}` : ''}.`;
   const status = state.status?.status;
   if (state.repairsDone.length === 0) {
     if (status === 'waiting-for-part') return `${found} Waiting for a part.`;
@@ -219,8 +205,8 @@ interface ReportLine {
 }
 
 function linesOf(job: JobFile): ReportLine[] {
-  const open = { plate: plateOf(job) };
-  return walkEntries(job.entries, catalogue).flatMap(({ entry, before }): ReportLine[] => {
+  const family = familyOfJob(job);
+  return walkEntries(job.entries, family.catalogue).flatMap(({ entry, before }): ReportLine[] => {
     const isResult =
       entry.kind === 'reading' ||
       entry.kind === 'observation' ||
@@ -232,7 +218,7 @@ function linesOf(job: JobFile): ReportLine[] {
     return [
       {
         entry,
-        good: goodOf(open, entry, before),
+        good: goodOf(family, job, entry, before),
         isAfterRepair: before.repairsDone.length > 0,
         struck: corrected ? job.entries.find((each) => each.id === entry.id) : undefined,
       },
@@ -291,6 +277,7 @@ function Readings({ job, system }: { job: JobFile; system: UnitSystem }) {
 
 function ReadingRow({ job, line, system }: { job: JobFile; line: ReportLine; system: UnitSystem }) {
   const { entry, good, struck } = line;
+  const words = wordsOf(familyOfJob(job));
   const judged = good && isGoodResult(good, entry);
   const shown =
     entry.kind === 'reading' && entry.value ? shownParts(entry.value, system) : undefined;
@@ -298,10 +285,10 @@ function ReadingRow({ job, line, system }: { job: JobFile; line: ReportLine; sys
     <tr className="border-b border-hair align-middle">
       <td className="py-1 pr-3 text-small">{clockTime(entry.at, job.job.timeZone)}</td>
       <td className="py-1 leading-tight">
-        {entryTitle(entry)}
+        {words.title(entry)}
         {struck && (
           <span className="block text-small text-ink-2">
-            corrected, was <s>{entryResult(struck, system)}</s>
+            corrected, was <s>{words.result(struck, system)}</s>
           </span>
         )}
       </td>
@@ -311,13 +298,13 @@ function ReadingRow({ job, line, system }: { job: JobFile; line: ReportLine; sys
             {shown.number} <span className="text-body">{shown.symbol}</span>
           </>
         ) : (
-          <span className="text-body">{entryResult(entry, system)}</span>
+          <span className="text-body">{words.result(entry, system)}</span>
         )}
       </td>
       <td className="py-1">
         <MiniRuler job={job} entry={entry} system={system} />
       </td>
-      <td className="py-1 pl-4 text-small">{goodText(entry, good, system)}</td>
+      <td className="py-1 pl-4 text-small">{goodText(job, entry, good, system)}</td>
       <td className="py-1 text-small">
         {judged !== undefined && (
           <span className="inline-flex items-center gap-1.5">
@@ -336,21 +323,28 @@ function ReadingRow({ job, line, system }: { job: JobFile; line: ReportLine; sys
   );
 }
 
-function goodText(entry: Entry, good: GoodReading | undefined, system: UnitSystem): ReactNode {
+function goodText(
+  job: JobFile,
+  entry: Entry,
+  good: GoodReading | undefined,
+  system: UnitSystem,
+): ReactNode {
+  const family = familyOfJob(job);
   if (!good || entry.kind === 'action') return null;
   if (good.kind === 'over-range') return 'over range';
   if (good.kind === 'outcome')
     return entry.kind === 'observation'
-      ? entryResult({ ...entry, value: good.outcome }, system)
+      ? wordsOf(family).result({ ...entry, value: good.outcome }, system)
       : null;
   if (entry.kind !== 'reading') return null;
   const quantity =
-    (entry.check && isCheckId(entry.check) && checkNames[entry.check].quantity) || entry.quantity;
+    (family.isCheckId(entry.check) && family.check(entry.check).quantity) || entry.quantity;
   if (!quantity) return null;
   return `${showValue(good.from, quantity, system).number} to ${valueText(good.to, quantity, system)}`;
 }
 
 function Work({ job, state }: { job: JobFile; state: JobState }) {
+  const words = wordsOf(familyOfJob(job));
   const fitted = [...state.parts].map(([part, action]) => `${part}: ${action}`);
   const wires = job.entries.filter((each) => each.kind === 'wire').length;
   if (state.repairsDone.length === 0 && fitted.length === 0) return null;
@@ -360,7 +354,7 @@ function Work({ job, state }: { job: JobFile; state: JobState }) {
         Work
       </h2>
       {state.repairsDone.map((each) => (
-        <p key={each}>{repairOrder(each)}: done.</p>
+        <p key={each}>{words.order(each)}: done.</p>
       ))}
       {fitted.length > 0 && <p>Parts. {capital(fitted.join('; '))}.</p>}
       <p>
@@ -368,21 +362,29 @@ function Work({ job, state }: { job: JobFile; state: JobState }) {
           ? wires > 0
             ? `${wires} wires noted before lifting; all back on their terminals.`
             : 'All wires on their terminals.'
-          : `Still lifted: ${state.lifted.map((each) => wireName(each.wire)).join(', ')}.`}
+          : `Still lifted: ${state.lifted.map((each) => words.wire(each.wire)).join(', ')}.`}
       </p>
     </section>
   );
 }
 
-function SettingsBlock({ state, system }: { state: JobState; system: UnitSystem }) {
+function SettingsBlock({
+  job,
+  state,
+  system,
+}: {
+  job: JobFile;
+  state: JobState;
+  system: UnitSystem;
+}) {
   const celsius = (setting: string, as: 'found' | 'left') => {
     const value = state.settings.get(setting)?.[as];
     return typeof value === 'object' ? value.celsius : undefined;
   };
-  const dials = (['upper', 'lower'] as const).map((which) => ({
-    which,
-    found: celsius(`${which}-dial`, 'found'),
-    left: celsius(`${which}-dial`, 'left'),
+  const dials = familyOfJob(job).thermostats.map(({ setting, label }) => ({
+    label,
+    found: celsius(setting, 'found'),
+    left: celsius(setting, 'left'),
   }));
   if (dials.every((each) => each.found === undefined && each.left === undefined)) return null;
   const show = (value: number) => valueText(value, 'temperature', system);
@@ -392,9 +394,9 @@ function SettingsBlock({ state, system }: { state: JobState; system: UnitSystem 
         Settings
       </h2>
       <p className="flex flex-wrap gap-x-8">
-        {dials.map(({ which, found, left }) => (
-          <span key={which}>
-            {capital(which)} dial{' '}
+        {dials.map(({ label, found, left }) => (
+          <span key={label}>
+            {label}{' '}
             {found !== undefined && (left === undefined || left !== found) && (
               <span className={left === undefined ? '' : 'line-through'}>{show(found)}</span>
             )}{' '}
@@ -449,9 +451,9 @@ function Cautions({ state }: { state: JobState }) {
 }
 
 function NextSteps({ job, state }: { job: JobFile; state: JobState }) {
-  const repair: Repair | undefined = isRepairId(state.verdict?.repair)
-    ? repairs[state.verdict.repair]
-    : undefined;
+  const family = familyOfJob(job);
+  const words = wordsOf(family);
+  const repair = family.repairs[state.verdict?.repair ?? ''];
   const open = [...state.parts].filter(([, action]) => action === 'needed' || action === 'ordered');
   const rows: { when: string; what: string }[] = [
     ...open.map(([part, action]) => ({ when: action, what: capital(part) })),
@@ -461,7 +463,7 @@ function NextSteps({ job, state }: { job: JobFile; state: JobState }) {
     ...proofOf(job)
       .filter((each) => !each.entry)
       .slice(0, 2)
-      .map((each) => ({ when: 'could follow', what: checkLabel(each.check) })),
+      .map((each) => ({ when: 'could follow', what: words.check(each.check) })),
   ];
   return (
     <section aria-labelledby="report-next" className="break-inside-avoid">

@@ -5,14 +5,14 @@ import type { JobWithUnit } from '@/database/jobs';
 import { stages, type Stage, type Standing } from '@/database/standing';
 import {
   capital,
-  checkLabel,
   clockTime,
   complaintWords,
   longDate,
   percent,
   plateWords,
-  suspectName,
 } from '@/features/record/words';
+import { wordsOf, type FamilyWords } from '@/features/record/family-words';
+import { familyOfJob } from '@/core/appliances';
 import { Unequal } from '@/ui/marks';
 import { PageBar } from '@/ui/page-bar';
 import { PatternDefinitions, SuspectStrip } from '@/ui/patterns';
@@ -182,6 +182,7 @@ function JobRow({
 }) {
   const { job, unit, site, customer, technician } = row;
   const { standing } = job;
+  const words = wordsOf(familyOfJob({ unit }));
   return (
     <li className="border-b border-hair">
       <Link
@@ -205,7 +206,7 @@ function JobRow({
         <Cell>
           <span className="block truncate">
             {[unit.make, unit.model].filter(Boolean).join(' ') || 'Electric'},{' '}
-            {plateWords({ unit: { family: '', plate: unit.plate } })}
+            {plateWords({ unit })}
           </span>
           <span className="block truncate text-small text-ink-2">
             {complaintWords[job.complaint.kind ?? 'other']}
@@ -227,12 +228,12 @@ function JobRow({
                 : standing.suspects
             }
             decided={standing.decided}
-            label={suspectWords(standing)}
+            label={suspectWords(words, standing)}
           />
-          <span className="mt-1 line-clamp-2 text-small">{suspectWords(standing)}</span>
+          <span className="mt-1 line-clamp-2 text-small">{suspectWords(words, standing)}</span>
         </Cell>
         <Cell className="text-body">
-          {nextWords(standing)}
+          {nextWords(words, standing)}
           {standing.liftedWires > 0 && standing.stage !== 'closed' && (
             <span className="block text-small font-medium">
               {standing.liftedWires} {standing.liftedWires === 1 ? 'wire' : 'wires'} lifted
@@ -286,18 +287,21 @@ function stageText(standing: Standing): ReactNode {
 
 const stageWords = (standing: Standing) => `stands at ${stageNames[standing.stage].toLowerCase()}`;
 
-function suspectWords({ suspects }: Standing): string {
+function suspectWords(words: FamilyWords, { suspects }: Standing): string {
   return suspects
     .slice(0, 2)
-    .map((each) => `${suspectName(each.repair)} ${percent(each.probability)} %`)
+    .map((each) => `${words.suspect(each.repair)} ${percent(each.probability)} %`)
     .join(', ');
 }
 
-function nextWords({ stage, next, reason, decided, suspects }: Standing): string {
+function nextWords(
+  words: FamilyWords,
+  { stage, next, reason, decided, suspects }: Standing,
+): string {
   if (stage === 'closed') return reason ?? 'Report ready';
   if (stage === 'waiting') return reason ?? 'Waiting for a part';
   if (stage === 'proof') return 'Prove the repair';
-  if (decided) return `Act on it: ${suspectName(suspects[0]?.repair ?? '').toLowerCase()}`;
+  if (decided) return `Act on it: ${words.suspect(suspects[0]?.repair ?? '').toLowerCase()}`;
   if (!next) return 'Nothing left that would tell more';
-  return `${capital(checkLabel(next.check))}, about ${Math.round(next.minutes)} min`;
+  return `${capital(words.check(next.check))}, about ${Math.round(next.minutes)} min`;
 }

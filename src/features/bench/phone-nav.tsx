@@ -1,0 +1,40 @@
+import Link from 'next/link';
+
+export type PhoneSheet = 'picture' | 'logbook' | 'other-check';
+
+/** What a phone has no room for, one tap away. */
+export function PhoneNav({
+  jobId,
+  entryCount,
+  onOpen,
+}: {
+  jobId: string;
+  entryCount: number;
+  onOpen(sheet: PhoneSheet): void;
+}) {
+  const sheets = [
+    ['picture', 'Picture'],
+    ['logbook', `Logbook ${entryCount}`],
+    ['other-check', 'Others'],
+  ] as const;
+  return (
+    <nav className="grid grid-cols-4 border-t border-rule bg-paper lg:hidden" aria-label="More">
+      {sheets.map(([sheet, label]) => (
+        <button
+          key={sheet}
+          type="button"
+          className="min-h-11 underline underline-offset-4"
+          onClick={() => onOpen(sheet)}
+        >
+          {label}
+        </button>
+      ))}
+      <Link
+        href={`/jobs/${jobId}/repair`}
+        className="flex min-h-11 items-center justify-center underline underline-offset-4"
+      >
+        Repair
+      </Link>
+    </nav>
+  );
+}

@@ -1,0 +1,28 @@
+import type { AccessStep } from '@/core/appliances';
+import type { FamilyWords } from '@/features/record/family-words';
+import { terminalName } from '@/features/record/words';
+
+export const minutesText = (minutes: number): string => {
+  const halves = Math.round(minutes * 2) / 2;
+  const whole = Math.floor(halves);
+  const half = halves > whole ? '½' : '';
+  return halves < 1 ? '½ min' : `${whole}${half} min`;
+};
+
+/** A step of access as an order. */
+export function stepWords(words: FamilyWords, step: AccessStep): string {
+  switch (step.kind) {
+    case 'power-off-and-prove':
+      return 'Power off and prove dead';
+    case 'power-on':
+      return 'Power on, tank full, hands clear';
+    case 'open-cover':
+      return step.cover === 'junction-box'
+        ? 'Open the junction box'
+        : `Take the ${words.cover(step.cover)} off`;
+    case 'lift-wire':
+      return `Lift the ${words.wire(step.lifted.wire)} off ${terminalName(step.lifted.end)}`;
+    case 'refit-wire':
+      return `Put the ${words.wire(step.lifted.wire)} back on ${terminalName(step.lifted.end)}`;
+  }
+}

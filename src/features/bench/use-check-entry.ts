@@ -1,0 +1,156 @@
+'use client';
+
+import { useRouter, useSearchParams } from 'next/navigation';
+import { useMemo, useState } from 'react';
+import type { AccessStep, ApplianceFamily } from '@/core/appliances';
+import type { BenchAnswer } from '@/core/job-diagnosis';
+import type { JobFile } from '@/core/job-file';
+import { parseReading, type ParsedReading, type UnitSystem } from '@/core/quantities';
+import { useDraft } from '@/features/record/use-draft';
+import type { JobRecord, NewEntry } from '@/features/record/use-job-record';
+import { entryOfStep, trialEntry, valueOf, withState } from './new-entries';
+import { useBenchAnswer, usePreview } from './use-bench';
+
+export type SkipReason = 'cannot' | 'skipped' | 'not-sure';
+
+/** The check at hand: what is typed for it, what that would mean, and how it becomes an entry. */
+export function useCheckEntry(
+  family: ApplianceFamily,
+  { job, isReady, append }: JobRecord,
+  system: UnitSystem,
+  first: BenchAnswer | undefined,
+) {
+  const asked = useSearchParams().get('check') ?? '';
+  const router = useRouter();
+  const [chosen, setChosen] = useState(family.isCheckId(asked) ? asked : undefined);
+  /** A proposed check whose steps have been begun stays, even if the next step would make another one cheaper. */
+  const [begun, setBegun] = useState<string>();
+  const { answer, isFresh, failure } = useBenchAnswer(job, isReady, chosen ?? begun, first);
+  const [problem, setProblem] = useState<string>();
+  const [pending, setPending] = useState<NewEntry>();
+
+  // The check that stands here is the one that the answer is for: its steps and its bands belong to it.
+  const check = answer?.selected?.expectation.check;
+  const [text, setText] = useDraft(`${job.job.id} ${check ?? ''}`);
+  const quantity = check === undefined ? undefined : family.check(check).quantity;
+  const parsed = useMemo<ParsedReading | undefined>(
+    () =>
+      text === '' || !quantity
+        ? undefined
+        : parseReading(text, { quantity, system, loneOneIsDoubtful: true }),
+    [text, quantity, system],
+  );
+  const value = check !== undefined && parsed ? valueOf(family, check, parsed) : undefined;
+  const trial = check !== undefined && value ? trialEntry(check, value) : undefined;
+  const preview = usePreview(job, isFresh ? trial : undefined);
+
+  const steps = answer?.selected?.steps ?? [];
+  const refusal = check === undefined ? undefined : refusalOf(family, job, check, steps);
+
+  const record = async (...entries: NewEntry[]) => {
+    try {
+      await append(...entries);
+      setProblem(undefined);
+      return true;
+    } catch {
+      setProblem(
+        'This device could not keep the entry: its storage is full or closed. Write the reading down, free some room, then press Enter again.',
+      );
+      return false;
+    }
+  };
+  const finish = async (...entries: NewEntry[]) => {
+    setPending(undefined);
+    if (!(await record(...entries))) return;
+    setText('');
+    setChosen(undefined);
+    setBegun(undefined);
+    if (asked) router.replace(`/jobs/${job.job.id}`, { scroll: false });
+  };
+  /** Gives true where the power has to come off first. */
+  const enter = (entry: NewEntry | undefined): boolean => {
+    if (check === undefined || !entry || !answer || !isFresh) return false;
+    if (refusal) {
+      setProblem(refusal);
+      return steps.some((each) => each.kind === 'power-off-and-prove');
+    }
+    const open = steps.filter((each) => each.kind !== 'power-off-and-prove');
+    if (open.length > 0) setPending(entry);
+    else void finish(withState(family, entry, check, answer.state.lifted));
+    return false;
+  };
+
+  return {
+    answer,
+    isFresh,
+    failure,
+    check,
+    quantity,
+    begun,
+    text,
+    parsed,
+    value,
+    preview,
+    steps,
+    refusal,
+    problem,
+    pending,
+    cancelPending: () => setPending(undefined),
+    change(next: string) {
+      setProblem(undefined);
+      setText(next);
+    },
+    choose(other: string) {
+      setBegun(undefined);
+      setChosen(other);
+    },
+    begin: () => setBegun(check),
+    record,
+    enter,
+    enterReading(): boolean {
+      if (check === undefined) return false;
+      if (parsed?.kind === 'problem') setProblem(parsed.message);
+      else if (value) return enter({ kind: 'reading', check, value });
+      return false;
+    },
+    skip(reason: SkipReason) {
+      if (check !== undefined && isFresh) void finish({ kind: 'skip', check, reason });
+    },
+    /** The steps were done after all: they go in before the result. */
+    finishWithSteps() {
+      if (!pending || check === undefined || !answer) return;
+      const refitted = steps.flatMap((each) =>
+        each.kind === 'refit-wire' ? [each.lifted.wire] : [],
+      );
+      const lifted = [
+        ...answer.state.lifted.filter((each) => !refitted.includes(each.wire)),
+        ...steps.flatMap((each) => (each.kind === 'lift-wire' ? [each.lifted] : [])),
+      ];
+      void finish(...steps.map(entryOfStep), withState(family, pending, check, lifted));
+    },
+    finishAsItIs() {
+      if (!pending || !answer) return;
+      void finish({ ...pending, state: { lifted: [...answer.state.lifted] } } as NewEntry);
+    },
+  };
+}
+
+export type CheckEntry = ReturnType<typeof useCheckEntry>;
+
+/** Why a result may not be entered yet, in words; undefined where it may. */
+function refusalOf(
+  family: ApplianceFamily,
+  { constraints }: JobFile,
+  check: string,
+  steps: readonly AccessStep[],
+): string | undefined {
+  if (!family.isAllowed(check, { liveWork: constraints?.liveWork ?? true })) {
+    return 'This is a live reading, and you have no permission for live work. Choose a dead check.';
+  }
+  if (!steps.some((each) => each.kind === 'power-off-and-prove')) return undefined;
+  return `${
+    family.check(check).quantity === 'resistance'
+      ? 'Ohms on a live circuit mean nothing and can destroy the meter.'
+      : 'Hands go near live parts here.'
+  } Power off and prove dead first.`;
+}

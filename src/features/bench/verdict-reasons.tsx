@@ -1,0 +1,79 @@
+'use client';
+
+import type { Diagnosis } from '@/core/job-diagnosis';
+import type { JobFile } from '@/core/job-file';
+import type { UnitSystem } from '@/core/quantities';
+import { useFamily, useWords } from '@/features/record/family-context';
+import { readsText } from './why-this';
+
+const mostShown = 6;
+
+/** Why this verdict: the entries with their weights, the one most responsible, and what would change the mind. */
+export function VerdictReasons({
+  job,
+  answer,
+  why,
+  system,
+  onChoose,
+}: {
+  job: JobFile;
+  answer: Pick<Diagnosis, 'changesMind'>;
+  why: readonly { readonly entry: string; readonly decibans: number }[];
+  system: UnitSystem;
+  onChoose?: (check: string) => void;
+}) {
+  const family = useFamily();
+  const words = useWords();
+  const telling = why
+    .filter((each) => Math.abs(each.decibans) >= 0.5)
+    .sort((one, other) => Math.abs(other.decibans) - Math.abs(one.decibans))
+    .slice(0, mostShown);
+  const most = telling.find((each) => each.decibans > 0);
+  const change = answer.changesMind;
+  return (
+    <div>
+      <h3 className="font-semibold">Why this verdict</h3>
+      {most && (
+        <p>
+          Most of it rests on{' '}
+          <strong className="font-semibold">{words.evidence(job, most.entry, system)}</strong>.
+        </p>
+      )}
+      <ul className="my-1">
+        {telling.map((each) => (
+          <li key={each.entry} className="flex gap-3 border-b border-hair py-1 text-small">
+            <span className="w-8 shrink-0 text-right font-semibold">
+              {each.decibans >= 0 ? '+' : '−'}
+              {Math.abs(Math.round(each.decibans))}
+            </span>
+            {words.evidence(job, each.entry, system)}
+          </li>
+        ))}
+      </ul>
+      <p className="text-small text-ink-2">Weight of evidence: +10 is ten times likelier.</p>
+      {change && (
+        <p className="mt-2">
+          What would change the mind:{' '}
+          {onChoose ? (
+            <button type="button" className="link min-h-11" onClick={() => onChoose(change.check)}>
+              {words.check(change.check).toLowerCase()}
+            </button>
+          ) : (
+            words.check(change.check).toLowerCase()
+          )}{' '}
+          at{' '}
+          <strong className="font-semibold">
+            {readsText(
+              words,
+              change.check,
+              change.reads,
+              family.check(change.check).quantity,
+              system,
+            )}
+          </strong>
+          . It would then be {words.suspect(change.towards).toLowerCase()}.
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,167 @@
+'use client';
+
+import { useState } from 'react';
+import type { PictureSetting, ProbeAnswer } from '@/core/job-diagnosis';
+import type { EntryState, JobFile, JobState, Value } from '@/core/job-file';
+import { parseReading, type UnitSystem } from '@/core/quantities';
+import { BandTable } from '@/features/bench/why-this';
+import { bandOf, goodWords } from '@/features/bench/reading-display';
+import { useFamily } from '@/features/record/family-context';
+import type { NewEntry } from '@/features/record/use-job-record';
+import { ReadingRuler } from '@/ui/reading-ruler';
+import { rulerScale } from '@/ui/ruler-scale';
+
+/** What a meter on the two touched terminals would show, and where to enter what it does show. */
+export function ProbePanel({
+  job,
+  state,
+  probes,
+  setting,
+  answer,
+  ranking,
+  system,
+  onEnter,
+}: {
+  job: JobFile;
+  state: JobState | undefined;
+  probes: readonly string[];
+  setting: PictureSetting;
+  answer: ProbeAnswer | undefined;
+  ranking: readonly string[];
+  system: UnitSystem;
+  onEnter(entry: NewEntry): void;
+}) {
+  const family = useFamily();
+  const [text, setText] = useState('');
+  const [problem, setProblem] = useState<string>();
+  const [a, b] = probes;
+  const nameOf = (terminal: string | undefined) =>
+    terminal === undefined ? undefined : family.drawing.terminals[terminal]?.name;
+  if (a === undefined || b === undefined || !answer) {
+    return (
+      <div>
+        <h3 className="text-lead font-semibold">Touch any two terminals</h3>
+        <p>
+          {a === undefined
+            ? 'Choose the first on the picture. What a good unit and every suspect would show stands here.'
+            : `A on ${nameOf(a)}. Now the second.`}
+        </p>
+      </div>
+    );
+  }
+  const { quantity, good, bands } = answer;
+
+  const enter = () => {
+    const parsed = parseReading(text, { quantity, system, loneOneIsDoubtful: true });
+    if (parsed.kind === 'problem') return setProblem(parsed.message);
+    if (parsed.kind === 'ask') return setProblem(`${parsed.question} Type OL, or 1.0 for one.`);
+    const refusal = refusalOf(job, state, quantity);
+    if (refusal) return setProblem(refusal);
+    const value: Value =
+      parsed.kind === 'over-range'
+        ? { overRange: true }
+        : { [quantity === 'resistance' ? 'ohm' : 'volt']: parsed.value };
+    onEnter({
+      kind: 'reading',
+      between: [a, b],
+      quantity,
+      value,
+      state: statedOf(family.thermostats, setting, answer),
+    });
+    setText('');
+    setProblem(undefined);
+  };
+
+  return (
+    <div>
+      <h3 className="text-lead leading-tight font-semibold">
+        {nameOf(a)} to {nameOf(b)}
+      </h3>
+      <p className="text-small text-ink-2">
+        {quantity === 'resistance' ? 'Ohms, power off' : 'Volts, power on: live work'}
+      </p>
+      <p className="mt-2">{goodWords(good, quantity, system)}</p>
+      <ReadingRuler
+        scale={rulerScale(quantity, good.kind === 'range' ? good.nominal : undefined, system)}
+        good={bandOf(good)}
+        goodLabel="good"
+        label="Where a good unit reads"
+        size="phone"
+      />
+      <h4 className="mt-2 font-semibold">Under each suspect</h4>
+      <BandTable
+        bands={bands}
+        check={undefined}
+        quantity={quantity}
+        ranking={ranking}
+        system={system}
+      />
+      <form
+        className="mt-3 flex gap-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          enter();
+        }}
+      >
+        <label className="min-w-0 flex-1 text-small font-medium">
+          The meter shows
+          <input
+            className="field mt-1 text-title font-semibold text-act"
+            inputMode="decimal"
+            value={text}
+            maxLength={20}
+            aria-invalid={problem !== undefined}
+            onChange={(event) => {
+              setText(event.target.value);
+              setProblem(undefined);
+            }}
+          />
+        </label>
+        <button type="submit" className="button button-act self-end">
+          Enter
+        </button>
+      </form>
+      {problem && (
+        <p role="alert" className="mt-2 border-l-4 border-rule pl-3 font-medium">
+          {problem}
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** Why a reading may not be entered, in words; undefined where it may. */
+function refusalOf(
+  { constraints }: JobFile,
+  state: JobState | undefined,
+  quantity: ProbeAnswer['quantity'],
+): string | undefined {
+  if (quantity === 'voltage-ac') {
+    return (constraints?.liveWork ?? true)
+      ? undefined
+      : 'Volts are a live reading, and live work is not allowed on this job. Set the breaker off for ohms.';
+  }
+  return state?.provedDeadAt === undefined
+    ? 'Ohms on a live circuit mean nothing and can destroy the meter. Power off and prove dead first.'
+    : undefined;
+}
+
+/** The state that the reading was taken in, as the picture was set. */
+function statedOf(
+  thermostats: ReturnType<typeof useFamily>['thermostats'],
+  { limit, dials = {}, waterCelsius = {} }: PictureSetting,
+  { state }: ProbeAnswer,
+): EntryState {
+  const water = Object.fromEntries(
+    Object.entries(waterCelsius).map(([id, celsius]) => [id, { celsius }]),
+  );
+  return {
+    power: state.power,
+    ...(state.lifted.length > 0 ? { lifted: [...state.lifted] } : {}),
+    ...(limit === undefined ? {} : { limit }),
+    ...Object.fromEntries(
+      thermostats.flatMap(({ id, stateKey }) => (dials[id] ? [[stateKey, dials[id]]] : [])),
+    ),
+    ...(Object.keys(water).length > 0 ? { water } : {}),
+  };
+}

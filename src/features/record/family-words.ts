@@ -1,0 +1,196 @@
+import type { ApplianceFamily } from '@/core/appliances';
+import { callEntryId } from '@/core/job-diagnosis';
+import type { Entry, JobFile, Measured } from '@/core/job-file';
+import { valueText, type UnitSystem } from '@/core/quantities';
+import {
+  capital,
+  complaintWords,
+  measuredOf,
+  statusWords,
+  terminalName,
+  valueWords,
+} from './words';
+
+/** Words of the trade for what the record holds in ids of one family. */
+export class FamilyWords {
+  constructor(private readonly family: ApplianceFamily) {}
+
+  suspect(repair: string): string {
+    return this.family.repairs[repair]?.suspect ?? repair;
+  }
+
+  order(repair: string): string {
+    return this.family.repairs[repair]?.order ?? repair;
+  }
+
+  fault(fault: string): string {
+    const { faultWords, conductorWords } = this.family;
+    const [part, mode = fault] = fault.split('.') as [string, string?];
+    const words = faultWords[fault] ?? faultWords[mode] ?? mode;
+    const wire = conductorWords[part];
+    return wire && !faultWords[fault] ? `${wire}, ${words}` : words;
+  }
+
+  wire(wire: string): string {
+    return this.family.conductorWords[wire] ?? wire;
+  }
+
+  cover(cover: string): string {
+    return this.family.coverWords[cover] ?? cover;
+  }
+
+  check(check: string | undefined): string {
+    return this.family.isCheckId(check) ? this.family.checks[check]!.label : (check ?? 'Reading');
+  }
+
+  outcome(check: string, value: string): string {
+    return this.family.checks[check]?.answers?.[value] ?? value;
+  }
+
+  answer(question: string, value: string): string {
+    if (question === 'complaint') return complaintWords[value] ?? value;
+    return this.family.questions[question]?.words?.[value] ?? value;
+  }
+
+  /** An entry that a weight of evidence names: an answer of the call, or a line of the logbook. */
+  evidence(job: JobFile, entryId: string, system: UnitSystem): string {
+    for (const question of this.family.questionIds) {
+      if (callEntryId(question) !== entryId) continue;
+      const answer =
+        question === 'complaint' ? job.complaint?.kind : job.complaint?.answers?.[question];
+      const words = this.answer(question, String(answer));
+      return question === 'complaint' ? words : `${this.family.questions[question]!.ask} ${words}`;
+    }
+    const entry = findEntry(job, entryId);
+    return entry ? `${this.title(entry)} ${this.result(entry, system)}` : entryId;
+  }
+
+  title(entry: Entry): string {
+    switch (entry.kind) {
+      case 'reading':
+        return entry.check
+          ? this.check(entry.check)
+          : (entry.between
+              ?.map((each) => terminalName(typeof each === 'string' ? each : each.end))
+              .join(' to ') ?? `Clamp on ${this.wire(entry.around ?? '')}`);
+      case 'observation':
+      case 'series':
+        return this.check(entry.check);
+      case 'skip':
+        return this.check(entry.check);
+      case 'action':
+        return this.actionTitle(entry);
+      case 'setting':
+        return `${entry.setting.replace('-', ' ')} as ${entry.as}`;
+      case 'verdict':
+        return 'Verdict';
+      case 'status':
+        return statusWords[entry.status] ?? entry.status;
+      case 'part':
+        return `Part ${entry.action}`;
+      case 'wire':
+        return `Wire noted`;
+      case 'correction':
+        return 'Correction';
+      case 'code':
+        return 'Code';
+      case 'photo':
+        return 'Photograph';
+      case 'countersign':
+        return 'Countersigned';
+    }
+  }
+
+  private actionTitle(entry: Extract<Entry, { kind: 'action' }>): string {
+    switch (entry.action) {
+      case 'lift-wire':
+        return `Lifted: ${this.wire(entry.wire ?? '')}`;
+      case 'refit-wire':
+        return `Back on: ${this.wire(entry.wire ?? '')}`;
+      case 'open':
+        return `${capital(this.cover(entry.target ?? ''))} off`;
+      case 'close':
+        return `${capital(this.cover(entry.target ?? ''))} on`;
+      case 'replace':
+        return entry.repair ? `Done: ${this.order(entry.repair)}` : `Replaced ${entry.part ?? ''}`;
+      case 'set-dial':
+        return `${capital(entry.dial ?? '')} dial ${entry.to ?? ''}`;
+      default:
+        return actionWords[entry.action] ?? entry.action;
+    }
+  }
+
+  /** What an entry says, as one short text. */
+  result(entry: Entry, system: UnitSystem): string {
+    switch (entry.kind) {
+      case 'reading':
+        return entry.value ? valueWords(entry.value, system) : '';
+      case 'observation':
+        return this.outcome(entry.check, entry.value);
+      case 'skip':
+        return skipWords[entry.reason];
+      case 'setting':
+        return settingWords(entry.value, system);
+      case 'part':
+        return entry.part;
+      case 'verdict':
+        return entry.repair ? this.order(entry.repair) : '';
+      case 'status':
+        return entry.reason ?? '';
+      case 'wire':
+        return [this.wire(entry.wire), entry.colour, entry.label].filter(Boolean).join(', ');
+      case 'action':
+        return entry.action === 'proved-dead' ? provedWords(entry) : '';
+      case 'code':
+        return entry.code;
+      default:
+        return '';
+    }
+  }
+}
+
+const made = new WeakMap<ApplianceFamily, FamilyWords>();
+
+export function wordsOf(family: ApplianceFamily): FamilyWords {
+  let words = made.get(family);
+  if (!words) {
+    words = new FamilyWords(family);
+    made.set(family, words);
+  }
+  return words;
+}
+
+function findEntry(job: JobFile, id: string): Entry | undefined {
+  const correction = job.entries.findLast(
+    (each) => each.kind === 'correction' && each.replaces === id,
+  );
+  if (correction?.kind === 'correction' && correction.entry) return correction.entry;
+  return job.entries.find((each) => each.id === id);
+}
+
+const actionWords: Readonly<Record<string, string>> = {
+  'power-off': 'Power off',
+  'proved-dead': 'Proved dead',
+  'power-on': 'Power on',
+  'press-reset': 'Reset pressed',
+  'cycle-breaker': 'Breaker off and on',
+  wait: 'Waited',
+  drain: 'Drained',
+  fill: 'Filled',
+};
+
+const skipWords = { cannot: 'cannot reach', skipped: 'skipped', 'not-sure': 'not sure' } as const;
+
+function provedWords({ points }: Extract<Entry, { kind: 'action' }>): string {
+  if (!points || points.length === 0) return '';
+  const volts = points.map((each) => each.value?.volt ?? 0);
+  return volts.every((each) => each === 0)
+    ? `0 V × ${volts.length}`
+    : volts.map((each) => `${each} V`).join(', ');
+}
+
+function settingWords(value: Measured | string | boolean, system: UnitSystem): string {
+  if (typeof value !== 'object') return String(value);
+  const measured = measuredOf(value);
+  return measured ? valueText(measured.kept, measured.quantity, system) : '';
+}

@@ -1,0 +1,1 @@
+export { WiringPicture, type WiringPictureProps } from './wiring-picture';

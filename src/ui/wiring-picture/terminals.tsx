@@ -1,0 +1,161 @@
+import type { DrawnTerminal, Drawing } from '../../core/appliances';
+import type { TerminalState } from '../../core/job-diagnosis';
+import { middleOf, type Plan } from './plan';
+
+const markOffset = { above: [0, -13], below: [0, 23], left: [-14, 5], right: [14, 5] } as const;
+
+/** Half the side of what a finger finds: 44 px at the scale of a desk. */
+const reach = 22;
+
+/** A screw with its mark; a button where it may be touched. */
+export function Terminal({
+  terminal,
+  touched,
+  live,
+  onTouch,
+  isGlance,
+}: {
+  terminal: DrawnTerminal;
+  /** 0 or 1 where a probe is on it, −1 otherwise. */
+  touched: number;
+  live: TerminalState['live'];
+  onTouch?: () => void;
+  isGlance?: boolean;
+}) {
+  const { x, y, mark, markAt, name } = terminal;
+  const [dx, dy] = markOffset[markAt];
+  const drawn = (
+    <>
+      <circle
+        cx={x}
+        cy={y}
+        r="8"
+        fill={live === 'live' ? 'var(--heat)' : 'var(--sheet)'}
+        stroke={live === 'fed-back' ? 'var(--heat)' : 'var(--ink)'}
+        strokeWidth="1.8"
+        strokeDasharray={live === 'fed-back' ? '4 2.5' : undefined}
+      />
+      <path
+        d={`M${x - 5} ${y + 4}L${x + 5} ${y - 4}`}
+        stroke={live === 'live' ? 'var(--on-heat)' : 'var(--ink)'}
+        strokeWidth="1.8"
+      />
+      <text
+        x={x + dx}
+        y={y + dy}
+        textAnchor={markAt === 'left' ? 'end' : markAt === 'right' ? 'start' : 'middle'}
+        fontSize="13"
+        fontWeight="500"
+        fill="var(--ink)"
+        stroke="var(--sheet)"
+        strokeWidth="3"
+        paintOrder="stroke"
+      >
+        {mark}
+      </text>
+    </>
+  );
+  if (!onTouch) return <g>{drawn}</g>;
+  const target = (
+    <rect
+      className="terminal-reach"
+      x={x - reach}
+      y={y - reach}
+      width={2 * reach}
+      height={2 * reach}
+      fill="transparent"
+    />
+  );
+  if (isGlance) {
+    return (
+      <g className="terminal" onClick={onTouch}>
+        {target}
+        {drawn}
+      </g>
+    );
+  }
+  const probe = touched === 0 ? ', probe A is on it' : touched === 1 ? ', probe B is on it' : '';
+  return (
+    <g
+      className="terminal"
+      role="button"
+      tabIndex={0}
+      aria-pressed={touched >= 0}
+      aria-label={`${name}, ${live === 'fed-back' ? 'live, fed back' : live}${probe}`}
+      onClick={onTouch}
+      onKeyDown={(event) => {
+        if (event.key !== 'Enter' && event.key !== ' ') return;
+        event.preventDefault();
+        onTouch();
+      }}
+    >
+      {target}
+      {drawn}
+    </g>
+  );
+}
+
+/** Of two probes the one on the higher screw comes from above, so that they never cover each other. */
+function isUpper(
+  terminals: Drawing['terminals'],
+  terminal: string,
+  other: string | undefined,
+): boolean {
+  const own = terminals[terminal];
+  const its = terminals[other ?? ''];
+  if (!own || !its) return true;
+  return own.y < its.y || (own.y === its.y && own.x < its.x);
+}
+
+export function Probe({
+  terminals,
+  terminal,
+  other,
+  letter,
+}: {
+  terminals: Drawing['terminals'];
+  terminal: string;
+  other: string | undefined;
+  letter: 'A' | 'B';
+}) {
+  const point = terminals[terminal];
+  if (!point) return null;
+  const { x, y } = point;
+  const sign = isUpper(terminals, terminal, other) ? -1 : 1;
+  const [tipX, tipY, endX, endY] = [x - 9, y + sign * 11, x - 30, y + sign * 40];
+  return (
+    <g pointerEvents="none">
+      <circle cx={x} cy={y} r="13.5" fill="none" stroke="var(--act)" strokeWidth="3" />
+      <path d={`M${tipX} ${tipY}L${endX} ${endY}`} stroke="var(--act)" strokeWidth="3" />
+      <path
+        d={`M${x - 17} ${y + sign * 22}L${endX} ${endY}`}
+        stroke="var(--act)"
+        strokeWidth="10"
+        strokeLinecap="round"
+      />
+      <text
+        x={endX + 15}
+        y={endY + sign * 4 + 5}
+        textAnchor="start"
+        fontSize="16"
+        fontWeight="600"
+        fill="var(--act)"
+        stroke="var(--sheet)"
+        strokeWidth="4"
+        paintOrder="stroke"
+      >
+        {letter}
+      </text>
+    </g>
+  );
+}
+
+export function Clamp({ plan, wire }: { plan: Plan; wire: string }) {
+  const { x, y } = middleOf(plan, wire);
+  return (
+    <g fill="none" stroke="var(--act)" strokeWidth="4" pointerEvents="none">
+      <path d={`M${x - 5} ${y - 16}a17 17 0 1 0 10 0`} />
+      <path d={`M${x} ${y + 17}v20`} strokeWidth="10" strokeLinecap="round" />
+    </g>
+  );
+}
