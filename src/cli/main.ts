@@ -1,20 +1,39 @@
 import { readFileSync } from 'node:fs';
 import { createInterface } from 'node:readline';
-import { PlateError } from '../core/appliances';
-import { catalogueOf, diagnoseJob, type Diagnosis } from '../core/job-diagnosis';
+import { familyOfJob, PlateError } from '../core/appliances';
+import {
+  catalogueOf,
+  diagnoseJob,
+  expectCheck,
+  type Diagnosis,
+  type Expectation,
+} from '../core/job-diagnosis';
 import { readJobFile, type JobFile, type JobFileProblem } from '../core/job-file';
+import { bench, isBenchWorker, serveBench } from './bench';
 
 /** `diagnose`, `diagnose --lines` and `validate`: the same core as the application, without server or database. */
 const usage = `usage:
   ohmmeter diagnose JOB.json     answer for one job file, as JSON
   ohmmeter diagnose --lines      a job per line on stdin, an answer per line on stdout
-  ohmmeter validate JOB.json     exit 1 and a JSON pointer per problem`;
+  ohmmeter expect JOB.json CHECK what a check would read: a good unit, and under each suspect
+  ohmmeter validate JOB.json     exit 1 and a JSON pointer per problem
+  ohmmeter bench [SHARE]         the figures of the diagnosis, on units it has never seen`;
 
 type Outcome =
-  | { readonly ok: true; readonly answer: Diagnosis; readonly warnings: readonly JobFileProblem[] }
+  | {
+      readonly ok: true;
+      readonly answer?: Diagnosis | Expectation;
+      readonly warnings: readonly JobFileProblem[];
+    }
   | { readonly ok: false; readonly problems: readonly JobFileProblem[] };
 
 async function main([command, argument, ...rest]: string[]): Promise<number> {
+  if (command === 'bench' && rest.length === 0) {
+    return bench(process.env.OHMMETER_ROOT ?? process.cwd(), argument);
+  }
+  if (command === 'expect' && argument !== undefined && rest.length === 1) {
+    return report(argument, (text) => expectIn(text, rest[0]!));
+  }
   if (
     rest.length > 0 ||
     argument === undefined ||
@@ -28,19 +47,22 @@ async function main([command, argument, ...rest]: string[]): Promise<number> {
     console.error(usage);
     return 2;
   }
+  return report(argument, command === 'validate' ? validate : diagnose);
+}
+
+/** Reads the file, works on it, and prints the answer or its problems. */
+function report(file: string, work: (text: string) => Outcome): number {
   let text: string;
   try {
-    text = readFileSync(argument, 'utf8');
+    text = readFileSync(file, 'utf8');
   } catch (error) {
     const { code } = error as NodeJS.ErrnoException;
     console.error(
-      code === 'ENOENT'
-        ? `No file is named "${argument}".`
-        : `"${argument}" cannot be read (${code}).`,
+      code === 'ENOENT' ? `No file is named "${file}".` : `"${file}" cannot be read (${code}).`,
     );
     return 2;
   }
-  const outcome = command === 'validate' ? validate(text) : diagnose(text);
+  const outcome = work(text);
   if (!outcome.ok) {
     for (const { pointer, message } of outcome.problems)
       console.error(`${pointer || '/'}: ${message}`);
@@ -48,13 +70,11 @@ async function main([command, argument, ...rest]: string[]): Promise<number> {
   }
   for (const { pointer, message } of outcome.warnings)
     console.error(`${pointer}: warning: ${message}`);
-  console.log('answer' in outcome ? JSON.stringify(outcome.answer, null, 2) : 'valid');
+  console.log(outcome.answer === undefined ? 'valid' : JSON.stringify(outcome.answer, null, 2));
   return 0;
 }
 
-function validate(
-  text: string,
-): Exclude<Outcome, { ok: true }> | { ok: true; warnings: readonly JobFileProblem[] } {
+function validate(text: string): Outcome {
   const read = readJobFile(text, catalogueOf);
   return read.ok ? { ok: true, warnings: read.warnings } : read;
 }
@@ -64,9 +84,36 @@ function diagnose(text: string): Outcome {
   return read.ok ? answerFor(read.job, read.warnings) : read;
 }
 
-function answerFor(job: JobFile, warnings: readonly JobFileProblem[]): Outcome {
+function expectIn(text: string, check: string): Outcome {
+  const read = readJobFile(text, catalogueOf);
+  if (!read.ok) return read;
+  const { checkIds } = familyOfJob(read.job);
+  if (!checkIds.includes(check)) {
+    return {
+      ok: false,
+      problems: [
+        {
+          pointer: '',
+          message: `This family has no check "${check}". It has: ${checkIds.join(', ')}.`,
+        },
+      ],
+    };
+  }
+  return answered(
+    () => expectCheck(diagnoseJob(read.job, { depth: 'one-step' }), check),
+    read.warnings,
+  );
+}
+
+const answerFor = (job: JobFile, warnings: readonly JobFileProblem[]): Outcome =>
+  answered(() => diagnoseJob(job).answer, warnings);
+
+function answered(
+  answer: () => Diagnosis | Expectation,
+  warnings: readonly JobFileProblem[],
+): Outcome {
   try {
-    return { ok: true, answer: diagnoseJob(job).answer, warnings };
+    return { ok: true, answer: answer(), warnings };
   } catch (error) {
     if (!(error instanceof PlateError)) throw error;
     return { ok: false, problems: [{ pointer: error.pointer, message: error.message }] };
@@ -84,4 +131,5 @@ async function diagnoseLines(): Promise<number> {
   return 0;
 }
 
-process.exitCode = await main(process.argv.slice(2));
+if (isBenchWorker) serveBench();
+else process.exitCode = await main(process.argv.slice(2));

@@ -9,6 +9,8 @@ export function engineStrategy(
 ): Strategy {
   return (job) => {
     const open = diagnoseJob(job, { parameters, depth, brief: true });
-    return open.answer.next ? { check: open.answer.next.check } : leadingSet(open);
+    const leading = leadingSet(open);
+    const { next } = open.answer;
+    return next ? { check: next.check, leading } : leading;
   };
 }

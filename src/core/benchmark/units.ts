@@ -5,6 +5,7 @@ import {
   simulateUnit,
   type SimulatedFamily,
   type SimulatedUnit,
+  type SimulationOptions,
 } from '../simulation';
 import type { Clock } from '../practice/run-job';
 
@@ -15,13 +16,6 @@ export interface Benched {
   readonly unit: JobFile['unit'];
   readonly site: JobFile['site'];
   readonly parameters: FamilyParameters;
-}
-
-export interface UnitOptions {
-  readonly twoFaults: number;
-  readonly wrongReadings: number;
-  /** Share of units with a fault that the engine does not know. */
-  readonly unknownFaults?: number;
 }
 
 export interface BenchmarkUnit {
@@ -36,7 +30,7 @@ export function benchmarkUnit(
   { family, simulated, unit: described, site }: Benched,
   seed: number,
   index: number,
-  options: UnitOptions,
+  options: SimulationOptions,
 ): BenchmarkUnit {
   const random = seededRandom(seed * 1_000_003 + index);
   const job: JobFile = {

@@ -1,5 +1,5 @@
 import type { CompiledFamily } from './compile';
-import { rightDensity, wrongDensity, type OutcomeClass } from './meter';
+import { rightDensity, wrongDensity } from './meter';
 import type { Evidence, Observable } from './model';
 
 /** The state of knowledge after some evidence: a probability for every row, and what each entry contributed. */
@@ -40,14 +40,15 @@ export function updateBelief<O extends Observable>(
   const groups = groupRepeats(family, evidence);
   const started = continued(family, groups);
   const contributions = [...started.belief.contributions];
-  const probabilities = Float64Array.from(started.belief.probabilities);
+  const probabilities = started.belief.probabilities.slice();
+  const byHypothesis = started.belief.byHypothesis.slice();
   let scale = 1;
   for (const group of groups.slice(started.groupCount)) {
     const contribution = weigh(family, group);
-    scale = multiplyIn(probabilities, contribution, scale);
+    scale = multiplyIn(family.rowStart, probabilities, byHypothesis, contribution, scale);
     contributions.push(contribution);
   }
-  const belief = settled(family, probabilities, contributions, scale);
+  const belief = settled(family.rowStart, probabilities, byHypothesis, contributions, scale);
   lastBeliefs.set(family, { groups, belief });
   return belief;
 }
@@ -72,7 +73,7 @@ function continued<O extends Observable>(
   if (isPrefix) return { belief: last.belief, groupCount: last.groups.length };
   const none: Belief = {
     probabilities: family.prior,
-    byHypothesis: new Float64Array(0),
+    byHypothesis: sumsOf(family.rowStart, family.prior),
     active: [],
     contributions: [],
   };
@@ -102,56 +103,61 @@ function sameResult(one: Evidence['result'], other: Evidence['result']): boolean
   return other.kind === 'over-range' && one.above === other.above;
 }
 
-/** The belief after one more result of something that was not looked at before. */
-export function addEvidence<O extends Observable>(
-  family: CompiledFamily<O>,
-  belief: Belief,
-  evidence: Evidence<O>,
-): Belief {
-  const contribution = weigh(family, {
-    members: [evidence],
-    repairKey: evidence.repairsBefore.join(' '),
-    rivals: 0,
-  });
-  const probabilities = Float64Array.from(belief.probabilities);
-  const scale = multiplyIn(probabilities, contribution, 1);
-  return settled(family, probabilities, [...belief.contributions, contribution], scale);
-}
-
 /**
- * Multiplies by the likelihoods; `scale` brings the sum before back to 1, so that nothing runs down to zero.
- * Gives the scale for the next time.
+ * Multiplies by the likelihoods and keeps the sum of each hypothesis; `scale` brings the sum before back to 1, so that
+ * nothing runs down to zero. What has died out is not touched any more. Gives the scale for the next time.
  */
 function multiplyIn(
+  rowStart: Uint32Array,
   probabilities: Float64Array,
+  byHypothesis: Float64Array,
   { likelihoodOfClass, classOfRow }: Contribution,
   scale: number,
 ): number {
   const scaled = likelihoodOfClass.map((each) => each * scale);
-  let sum = 0;
-  for (let row = 0; row < probabilities.length; row++) {
-    const probability = probabilities[row]! * scaled[classOfRow[row]!]!;
-    probabilities[row] = probability;
-    sum += probability;
+  let total = 0;
+  for (let h = 0; h < byHypothesis.length; h++) {
+    if (byHypothesis[h]! < diedOut) continue;
+    let sum = 0;
+    for (let row = rowStart[h]!; row < rowStart[h + 1]!; row++) {
+      const probability = probabilities[row]! * scaled[classOfRow[row]!]!;
+      probabilities[row] = probability;
+      sum += probability;
+    }
+    byHypothesis[h] = sum;
+    total += sum;
   }
-  return 1 / sum;
+  return 1 / total;
+}
+
+/** A hypothesis that weighs less is left as it is: all of them together change no probability by a billionth. */
+const diedOut = 1e-13;
+
+function sumsOf(rowStart: Uint32Array, probabilities: Float64Array): Float64Array {
+  const sums = new Float64Array(rowStart.length - 1);
+  for (let h = 0; h < sums.length; h++) {
+    let sum = 0;
+    for (let row = rowStart[h]!; row < rowStart[h + 1]!; row++) sum += probabilities[row]!;
+    sums[h] = sum;
+  }
+  return sums;
 }
 
 function settled(
-  { model, rowStart }: CompiledFamily<never>,
+  rowStart: Uint32Array,
   probabilities: Float64Array,
+  byHypothesis: Float64Array,
   contributions: readonly Contribution[],
-  scale = 1,
+  scale: number,
 ): Belief {
-  if (scale !== 1)
-    for (let row = 0; row < probabilities.length; row++) probabilities[row]! *= scale;
-  const byHypothesis = new Float64Array(model.hypotheses.length);
   const active: number[] = [];
   for (let h = 0; h < byHypothesis.length; h++) {
-    let sum = 0;
-    for (let row = rowStart[h]!; row < rowStart[h + 1]!; row++) sum += probabilities[row]!;
-    byHypothesis[h] = sum;
-    if (sum > leastActive) active.push(h);
+    if (byHypothesis[h]! < diedOut) continue;
+    if (scale !== 1) {
+      for (let row = rowStart[h]!; row < rowStart[h + 1]!; row++) probabilities[row]! *= scale;
+      byHypothesis[h]! *= scale;
+    }
+    if (byHypothesis[h]! > leastActive) active.push(h);
   }
   return { probabilities, byHypothesis, active, contributions };
 }
@@ -225,9 +231,11 @@ function weigh<O extends Observable>(
       ? { kind: 'number' as const, value: mean(members) }
       : first.result;
   const wrongPart = errorRate * wrongDensity(result, classes[0]!);
-  const likelihoodOfClass = Float64Array.from(classes, (each: OutcomeClass) =>
-    Math.max(leastLikelihood, (1 - errorRate) * rightDensity(result, each) + wrongPart),
-  );
+  const likelihoodOfClass = new Float64Array(classes.length);
+  for (let c = 0; c < classes.length; c++) {
+    const right = (1 - errorRate) * rightDensity(result, classes[c]!);
+    likelihoodOfClass[c] = Math.max(leastLikelihood, right + wrongPart);
+  }
   const rowsAfter = family.rowsAfter(first.repairsBefore);
   return {
     entryIds: members.map((each) => each.entryId),
@@ -279,5 +287,11 @@ export function beliefAfterRepairs(
   for (let row = 0; row < probabilities.length; row++) {
     probabilities[rowsAfter[row]!]! += belief.probabilities[row]!;
   }
-  return settled(family, probabilities, belief.contributions);
+  return settled(
+    family.rowStart,
+    probabilities,
+    sumsOf(family.rowStart, probabilities),
+    belief.contributions,
+    1,
+  );
 }

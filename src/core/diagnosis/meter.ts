@@ -65,9 +65,9 @@ export function rightDensity(result: EvidenceResult, outcome: OutcomeClass): num
         (0.5 / unstatedRanges.length)
     );
   }
-  const inRange =
-    meter.overRangeAbove === undefined ? 1 : 1 - overRangeChance(outcome, meter.overRangeAbove);
-  return inRange * normalDensity(toScale(result.value, meter), centre, spread);
+  const density = normalDensity(toScale(result.value, meter), centre, spread);
+  if (density < 1e-12 || meter.overRangeAbove === undefined) return density;
+  return (1 - overRangeChance(outcome, meter.overRangeAbove)) * density;
 }
 
 /** Full scales, in ohms, of ranges that a technician may have left the meter on without saying so. */

@@ -1,6 +1,5 @@
 import {
   familyOfJob,
-  parameterHash,
   wrongVerdictMinutes,
   type ApplianceFamily,
   type ElectricalObservable,
@@ -93,9 +92,6 @@ export interface DiagnosisOptions {
   /** Leaves out what no loop over many jobs needs: weights of entries, expected bands, the usual order. */
   readonly brief?: boolean;
 }
-
-/** Names everything that an answer depends on besides the record: engine and parameters. */
-export const parameterHashOf = (family: ApplianceFamily): string => family.parameterHash;
 
 /**
  * Diagnoses a job file.
@@ -293,5 +289,3 @@ function afterRepair(
   );
   return { repairs: repairsDone, heldProbability };
 }
-
-export { parameterHash };

@@ -1,5 +1,4 @@
 import {
-  families,
   familyOf,
   type ApplianceFamily,
   type ElectricalObservable,
@@ -40,21 +39,4 @@ export function compiledFor(
   return found;
 }
 
-/** Fills the tables that the first questions about a unit of this plate ask. */
-export function warmTables(family: ApplianceFamily, plate: Plate): void {
-  const tables = compiledFor(family, plate);
-  const state = {
-    dials: {},
-    power: 'on',
-    lifted: [],
-    limitReset: false,
-    breakerCycled: false,
-  } as const;
-  for (const check of family.checkIds) {
-    tables.table(family.observableOfCheck(check, family.impliedState(check, state))).ensureAll();
-  }
-}
-
 export const catalogueOf = (id: string): FamilyCatalogue | undefined => familyOf(id)?.catalogue;
-
-export const familyIds = families.map((each) => each.id);

@@ -1,3 +1,4 @@
+export * from './one-element';
 export * from './random';
 export * from './registry';
 export * from './simulated-family';

@@ -1,8 +1,9 @@
 import type { SimulatedFamily } from './simulated-family';
+import { simulatedOneElement } from './one-element';
 import { simulatedTwoElement } from './two-element';
 
 /** Every family that units are simulated of. */
-const simulatedFamilies: readonly SimulatedFamily[] = [simulatedTwoElement];
+const simulatedFamilies: readonly SimulatedFamily[] = [simulatedTwoElement, simulatedOneElement];
 
 /** @throws RangeError for a family without simulated units. */
 export function simulatedFamilyOf(id: string): SimulatedFamily {

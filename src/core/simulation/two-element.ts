@@ -3,6 +3,18 @@ import { topology } from '../appliances/electric-storage-two-element/topology';
 import type { FamilyNames } from '../appliances/electrical/names';
 import type { Random } from './random';
 import {
+  askUse,
+  beep,
+  goesAgain,
+  holdTester,
+  pressReset,
+  recycleBreaker,
+  tryOtherTap,
+  tryThermostat,
+  tugJoints,
+  waitForHeat,
+} from './sights';
+import {
   burntJoint,
   elementChanges,
   type Complaint,
@@ -157,9 +169,7 @@ function settle(unit: SettlingUnit, random: Random): Water {
   if (faults.some((each) => each.supply)) return cold;
   if (faults.some((each) => each.limit === 'tripped')) return { ...cold, limitTripped: true };
   const start = unit.run({ upper: 'calling', lower: 'calling' });
-  const ampere = unit.legAmpere(start);
-  const trips = ampere > 60 ? 0.95 : ampere > 40 ? 0.6 : ampere > 33 ? 0.3 : 0;
-  if (random.chance(trips)) return { ...cold, breakerTrips: true };
+  if (goesAgain(unit.legAmpere(start), 30, random)) return { ...cold, breakerTrips: true };
   if (unit.plate.residualCurrentDevice && unit.earthAmpere(start) > 0.025) {
     return { ...cold, breakerTrips: true };
   }
@@ -212,75 +222,50 @@ function outlet(check: string, { faults, water }: LookedAt, random: Random): num
 }
 
 function look(check: string, unit: LookedAt, random: Random): string {
-  const { faults, details, water, state, circuit, heatingWatt } = unit;
+  const { faults, details, water } = unit;
   switch (check) {
-    case 'limit-reset-press': {
-      const isSet = water.limitTripped && !state.limitReset;
-      const isDead = [...faults].some((each) => /^limit\.(pole|both)/.test(each));
-      return random.chance(isDead ? 0.2 : isSet ? 0.95 : 0.04) ? 'clicked' : 'no-click';
-    }
+    case 'limit-reset-press':
+      return pressReset(
+        unit,
+        [...faults].some((each) => /^limit\.(pole|both)/.test(each)),
+        random,
+      );
     case 'splices-look':
-    case 'wiring-look': {
-      const joint = [...faults]
-        .map((each) => /^(splice|w-|strap).*\.(open|resistive)$/.exec(each))
-        .find((match) => match && (match[1] === 'splice') === (check === 'splices-look'));
-      const crossed = check === 'wiring-look' && faults.has('wiring.crossed-2-4');
-      if ((!joint && !crossed) || !random.chance(0.75)) {
-        return random.chance(0.96) ? 'sound' : 'loose';
-      }
-      return joint?.[2] === 'resistive' && random.chance(0.7) ? 'scorched' : 'loose';
-    }
+      return tugJoints(unit, /^splice/, random);
+    case 'wiring-look':
+      return tugJoints(unit, /^(w-|strap)/, random, faults.has('wiring.crossed-2-4'));
     case 'upper-element-beep':
-    case 'lower-element-beep': {
-      const part = check.replace('-beep', '');
-      return circuit.probeResistance(`${part}.a`, `${part}.b`).value < 30 ? 'beeps' : 'silent';
-    }
+    case 'lower-element-beep':
+      return beep(unit, check.replace('-beep', ''));
     case 'upper-thermostat-warm-test':
     case 'lower-thermostat-warm-test':
     case 'upper-thermostat-click':
     case 'lower-thermostat-click': {
-      const isClick = check.endsWith('click');
       const part = check.replace(/-(warm-test|click)$/, '');
-      const modes = [...faults]
-        .filter((each) => each.startsWith(`${part}.`))
-        .map((each) => each.split('.')[1]!);
       const celsius = part.startsWith('upper') ? water.topCelsius : water.bottomCelsius;
-      const tells = random.chance(0.96);
-      if (modes.some((each) => ['never-closes', 'dead', 'stuck-down'].includes(each)) && tells) {
-        return isClick ? 'stays-open' : 'never-closed';
-      }
-      if (modes.some((each) => ['welded', 'both-contacts-closed'].includes(each)) && tells) {
-        return 'stays-closed';
-      }
-      if (isClick) return celsius > 36 && random.chance(0.97) ? 'clicks' : 'stays-closed';
-      return random.chance(0.97) ? 'opens' : 'stays-closed';
-    }
-    case 'supply-presence': {
-      const [one, three] = ['limit.1', 'limit.3'].map(
-        (each) => circuit.voltageAt(each) > 50 && random.chance(0.97),
+      return tryThermostat(
+        unit,
+        part,
+        check.endsWith('click') ? 'click' : 'warm-test',
+        celsius,
+        random,
       );
-      return one ? (three ? 'both' : 'leg-1-only') : three ? 'leg-2-only' : 'neither';
     }
+    case 'supply-presence':
+      return holdTester(unit, ['limit.1', 'limit.3'], random);
     case 'breaker-recycle':
-      return random.chance(0.97) === water.breakerTrips ? 'trips' : 'holds';
+      return recycleBreaker(unit, random);
     case 'recovery-after-30-min':
-      return heatingWatt > 1800 || water.topCelsius > 45
-        ? 'hot'
-        : heatingWatt > 300
-          ? 'warm'
-          : 'cold';
+      return waitForHeat(unit, 1800);
     case 'dials-look': {
       const dials = details.map((each) => each.dials).find((each) => each !== undefined);
       if (!dials) return random.chance(0.88) ? 'equal' : 'unequal';
       return dials.upper !== undefined ? 'low' : 'unequal';
     }
     case 'other-outlet':
-      return (faults.has('demand') && random.chance(0.5)) ||
-        (faults.has('no-fault') && random.chance(0.5))
-        ? 'hot-elsewhere'
-        : 'same-everywhere';
+      return tryOtherTap(unit, random);
     case 'use-look':
-      return random.chance(faults.has('demand') ? 0.88 : 0.05) ? 'outsized' : 'usual';
+      return askUse(unit, random);
     case 'flush-look':
       return random.chance(faults.has('sediment') ? 0.9 : 0.1) ? 'grit' : 'clear';
     case 'dip-tube-draw': {

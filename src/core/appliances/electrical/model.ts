@@ -8,7 +8,7 @@ import type {
 } from '../../diagnosis/model';
 import type { BranchOhms } from './circuit-of';
 import type { ElectricalDeclaration } from './declaration';
-import { listHypotheses, noFault, type UnitHypothesis } from './hypotheses';
+import { listHypotheses, type UnitHypothesis } from './hypotheses';
 import { floatingOhm, meterInputOhm, meters, usualLeadOhm } from './meters';
 import type { CircuitObservable, ElectricalObservable } from './observable';
 import type { FamilyParameters } from './parameters';
@@ -257,5 +257,3 @@ export const outcomes = (probabilities: Record<string, number>): Prediction => (
 /** A water temperature with its spread. */
 export const celsius = (value: number, spreadKelvin: number): QuantityPrediction =>
   quantity(meters.temperature, value, [], spreadKelvin ** 2, false);
-
-export { noFault };

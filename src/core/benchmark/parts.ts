@@ -1,0 +1,199 @@
+import type { FamilyParameters } from '../appliances';
+import { electricStorageOneElement } from '../appliances/electric-storage-one-element';
+import { electricStorageTwoElement } from '../appliances/electric-storage-two-element';
+import {
+  seededRandom,
+  simulatedOneElement,
+  simulatedTwoElement,
+  type SimulationOptions,
+} from '../simulation';
+import { followUp, type FollowUp } from './follow-up';
+import { everyCheckOnce, fixedOrder, skippingOrder } from './rivals/fixed-order';
+import { rulesWithThresholds } from './rivals/rules';
+import { runStrategy, type Strategy } from './runs';
+import { engineStrategy } from './strategies';
+import study from './study-parameters.json' with { type: 'json' };
+import { benchmarkUnit, type Benched } from './units';
+
+/** The parts of the benchmark: which strategy works on which units. */
+
+/** The study's parameters unchanged, at one of its two prices of a wrong verdict. */
+const studyParameters = (wrongVerdictMinutes: number): FamilyParameters => ({
+  ...(study as unknown as FamilyParameters),
+  wrongVerdict: { minutes: wrongVerdictMinutes },
+});
+
+export const twoElement = (parameters: FamilyParameters): Benched => ({
+  family: electricStorageTwoElement,
+  simulated: simulatedTwoElement,
+  unit: {
+    family: electricStorageTwoElement.id,
+    plate: { rated: { volt: 240 }, elements: { upper: { watt: 4500 }, lower: { watt: 4500 } } },
+  },
+  site: { supply: { system: 'split-phase', nominal: { volt: 240 } } },
+  parameters,
+});
+
+const oneElement: Benched = {
+  family: electricStorageOneElement,
+  simulated: simulatedOneElement,
+  unit: {
+    family: electricStorageOneElement.id,
+    plate: { rated: { volt: 230 }, elements: { only: { watt: 2000 } } },
+  },
+  site: { supply: { system: 'single-phase', nominal: { volt: 230 } } },
+  parameters: { ...electricStorageOneElement.parameters, wrongVerdict: { minutes: 90 } },
+};
+
+export const at90 = twoElement(studyParameters(90));
+export const at200 = twoElement(studyParameters(200));
+/** The product's own weights, minutes and prices. */
+const withOwnParameters = twoElement(electricStorageTwoElement.parameters);
+
+const usual: SimulationOptions = { twoFaults: 0.1, wrongReadings: 0.03 };
+
+/** Faults that the study's parameters give no weight: the engine has never heard of them. */
+export const unknownFaults: readonly string[] = [
+  'w-supply-1.open',
+  'w-supply-2.resistive',
+  'strap-limit.open',
+  'strap-limit.resistive',
+  'supply.controlled-off',
+  'limit.never-trips',
+  'upper-element.leaky',
+  'lower-element.leaky',
+];
+
+export interface Part {
+  readonly name: string;
+  readonly title: string;
+  /** Units of each seed. */
+  readonly unitsPerSeed: number;
+  readonly run: (seed: number, index: number, now: () => number) => UnitOutcome;
+}
+
+/** What one unit came to: small enough to be sent between threads by the thousand. */
+export interface UnitOutcome {
+  readonly isRight: boolean;
+  readonly isSingle: boolean;
+  readonly probability?: number;
+  readonly minutes: number;
+  readonly checks: number;
+  /** Chance of the likeliest verdict at each decision, and whether it was right. */
+  readonly predictions: readonly (readonly [number, boolean])[];
+  readonly milliseconds: readonly number[];
+  readonly followUp?: FollowUp;
+}
+
+interface PartChoices {
+  readonly options?: SimulationOptions;
+  readonly followsUp?: boolean;
+}
+
+function part(
+  name: string,
+  title: string,
+  unitsPerSeed: number,
+  benchedFor: (seed: number, index: number) => Benched,
+  strategyFor: (benched: Benched) => Strategy,
+  { options = usual, followsUp = false }: PartChoices = {},
+): Part {
+  return {
+    name,
+    title,
+    unitsPerSeed,
+    run(seed, index, now) {
+      const benched = benchedFor(seed, index);
+      const subject = benchmarkUnit(benched, seed, index, options);
+      const run = runStrategy(benched, subject, strategyFor(benched), now);
+      const truth = subject.unit.repairs.join();
+      return {
+        isRight: run.repairs.join() === truth,
+        isSingle: subject.unit.faults.length === 1,
+        probability: run.probability,
+        minutes: run.minutes,
+        checks: run.checks,
+        predictions: run.leadings.map((each) => [
+          each.probability,
+          [...each.repairs].sort().join() === truth,
+        ]),
+        milliseconds: run.milliseconds,
+        followUp: followsUp ? followUp(benched, subject, run) : undefined,
+      };
+    },
+  };
+}
+
+/** Weights each wrong by its own factor between a quarter and four. One draw serves many units: it costs new tables. */
+const unitsPerDraw = 50;
+const wrongPriors = new Map<number, Benched>();
+function withWrongPriors(seed: number, index: number): Benched {
+  const draw = seed * 1000 + Math.floor(index / unitsPerDraw);
+  let found = wrongPriors.get(draw);
+  if (!found) {
+    const random = seededRandom(draw);
+    const { faultWeights } = at90.parameters;
+    found = twoElement({
+      ...at90.parameters,
+      faultWeights: Object.fromEntries(
+        Object.entries(faultWeights).map(([id, weight]) => [
+          id,
+          weight * 4 ** (2 * random.next() - 1),
+        ]),
+      ),
+    });
+    wrongPriors.set(draw, found);
+  }
+  return found;
+}
+
+const engine = (benched: Benched) => engineStrategy(benched);
+const withUnknownFault: SimulationOptions = { ...usual };
+
+export const parts: readonly Part[] = [
+  part('engine-90', 'Ohmmeter, a wrong verdict costs 90 min', 600, () => at90, engine, {
+    followsUp: true,
+  }),
+  part('engine-200', 'Ohmmeter, a wrong verdict costs 200 min', 600, () => at200, engine),
+  part(
+    'greedy',
+    'one step ahead only, 90 min',
+    200,
+    () => at90,
+    (benched) => engineStrategy(benched, 'one-step'),
+  ),
+  part(
+    'rules',
+    'rules with thresholds',
+    600,
+    () => at90,
+    () => rulesWithThresholds,
+  ),
+  part('fixed-order', 'fixed order with the posterior, stops at 0.95', 200, () => at90, fixedOrder),
+  part('skipping-order', 'the same, skipping what tells little', 200, () => at90, skippingOrder),
+  part('every-check', 'every check once', 100, () => at90, everyCheckOnce),
+  part('wrong-0', 'no wrong readings', 200, () => at90, engine, {
+    options: { ...usual, wrongReadings: 0 },
+  }),
+  part('wrong-10', '10 % wrong readings', 200, () => at90, engine, {
+    options: { ...usual, wrongReadings: 0.1 },
+  }),
+  part('priors', 'weights of faults wrong by ×¼ to ×4', 200, withWrongPriors, engine),
+  {
+    ...part('unknown', 'faults that the engine has never heard of', 40, () => at90, engine),
+    run(seed, index, now) {
+      const fault = unknownFaults[index % unknownFaults.length]!;
+      return part('unknown', '', 40, () => at90, engine, {
+        options: { ...withUnknownFault, faults: [fault] },
+      }).run(seed, index, now);
+    },
+  },
+  part(
+    'own',
+    "the product's own weights, minutes and prices",
+    200,
+    () => withOwnParameters,
+    engine,
+  ),
+  part('one-element', 'one element, 230 V, 90 min', 200, () => oneElement, engine),
+];

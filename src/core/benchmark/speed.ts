@@ -1,0 +1,61 @@
+import { compileFamily, updateBelief } from '../diagnosis';
+import { evidenceOf } from '../job-diagnosis';
+import { walkEntries } from '../job-file';
+import { emptyState } from '../job-file/fold';
+import { runStrategy } from './runs';
+import type { Speed } from './report';
+import { engineStrategy } from './strategies';
+import { benchmarkUnit, type Benched } from './units';
+
+const warmUpUnits = 25;
+
+/** How long the engine takes, on this one thread. */
+export function measureSpeed(
+  benched: Benched,
+  seed: number,
+  units: number,
+  now: () => number,
+): Speed {
+  const { family, parameters } = benched;
+  const recommendations: number[] = [];
+  const updates: number[] = [];
+  const compiles = [0, 1].map(() => compileAll(benched, now));
+  const tables = compileFamily(family.model(family.plateOf(benched), parameters));
+  for (let index = 0; index < units; index++) {
+    const subject = benchmarkUnit(benched, seed, index, { twoFaults: 0.1, wrongReadings: 0.03 });
+    const run = runStrategy(benched, subject, engineStrategy(benched), now);
+    if (index < warmUpUnits) continue;
+    recommendations.push(...run.milliseconds);
+    // One more entry on top of those before, as it happens on the bench.
+    const evidence = evidenceOf(
+      family,
+      run.job,
+      walkEntries(run.job.entries, family.catalogue),
+      parameters,
+    );
+    for (let count = 1; count <= evidence.length; count++) {
+      for (const each of evidence.slice(0, count)) tables.table(each.observable).ensureAll();
+      updateBelief(tables, evidence.slice(0, count - 1));
+      const from = now();
+      updateBelief(tables, evidence.slice(0, count));
+      updates.push(now() - from);
+    }
+  }
+  return {
+    recommendations,
+    updates,
+    compileColdMilliseconds: compiles[0]!,
+    compileWarmMilliseconds: compiles[1]!,
+  };
+}
+
+/** Every table that a check may ask for as the unit stands on arrival. */
+function compileAll({ family, unit, site, parameters }: Benched, now: () => number): number {
+  const from = now();
+  const tables = compileFamily(family.model(family.plateOf({ unit, site }), parameters));
+  for (const { observableIn } of family.planStart(emptyState, { liveWork: true }, parameters)
+    .candidates) {
+    tables.table(observableIn(0)).ensureAll();
+  }
+  return now() - from;
+}
