@@ -1,6 +1,12 @@
 import { expect, test, type Page } from '@playwright/test';
+import { electricStorageOneElement } from '../../src/core/appliances/electric-storage-one-element';
 import { electricStorageTwoElement } from '../../src/core/appliances/electric-storage-two-element';
-import { seededRandom, simulatedTwoElement, simulateUnit } from '../../src/core/simulation';
+import {
+  seededRandom,
+  simulatedOneElement,
+  simulatedTwoElement,
+  simulateUnit,
+} from '../../src/core/simulation';
 import { plate4500 } from '../plates';
 import { answerCheck, currentCheck, openJob, proveDead, sentJob } from './technician';
 
@@ -97,3 +103,32 @@ async function handleWires(page: Page, repair: string) {
     await expect(back).toHaveCount(left - 1);
   }
 }
+
+test('a small tank with one element is diagnosed the same way', async ({ page }) => {
+  const plate = electricStorageOneElement.plateOf({
+    unit: {
+      family: electricStorageOneElement.id,
+      plate: { rated: { volt: 230 }, elements: { only: { watt: 2000 } } },
+    },
+  });
+  const unit = simulateUnit(simulatedOneElement, plate, seededRandom(31), {
+    faults: ['element.open'],
+  });
+  const jobId = await openJob(page, {
+    kind: unit.complaint.kind,
+    customer: 'Small tank',
+    family: 'Electric, one element',
+    watt: '2000',
+  });
+  for (let taken = 0; taken < 20; taken++) {
+    const check = await currentCheck(page);
+    if (!check) break;
+    await answerCheck(page, jobId, check, unit);
+  }
+  await expect(
+    page.getByRole('heading', {
+      level: 2,
+      name: electricStorageOneElement.repairs['replace-element']!.order,
+    }),
+  ).toBeVisible();
+});

@@ -15,18 +15,22 @@ export interface Call {
   readonly kind: string;
   readonly customer: string;
   readonly watt?: string;
+  /** Another kind of heater than the first, by its title. */
+  readonly family?: string;
 }
 
 /** Opens a job from the call screen and gives its id. */
 export async function openJob(
   page: Page,
-  { kind, customer, watt = '4500' }: Call,
+  { kind, customer, watt = '4500', family }: Call,
 ): Promise<string> {
   await page.goto(`${baseUrl()}/call`);
+  if (family !== undefined) await page.getByRole('button', { name: family, exact: true }).click();
   await page.getByRole('button', { name: capital(complaintWords[kind]!), exact: true }).click();
   await page.getByLabel('Customer', { exact: true }).fill(customer);
   await page.getByLabel('Address').fill('5 Test Lane');
-  await page.getByLabel('Upper watts').fill(watt);
+  const watts = family === undefined ? 'Upper watts' : 'Watts';
+  await page.getByLabel(watts, { exact: true }).fill(watt);
   await page.getByRole('button', { name: 'Open the job' }).click();
   await page.waitForURL(/\/jobs\/[0-9a-f-]{36}$/);
   return page.url().split('/').at(-1)!;

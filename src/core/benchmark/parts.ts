@@ -34,7 +34,7 @@ export const twoElement = (parameters: FamilyParameters): Benched => ({
   parameters,
 });
 
-const oneElement: Benched = {
+const oneElement = (wrongVerdictMinutes: number): Benched => ({
   family: electricStorageOneElement,
   simulated: simulatedOneElement,
   unit: {
@@ -42,8 +42,13 @@ const oneElement: Benched = {
     plate: { rated: { volt: 230 }, elements: { only: { watt: 2000 } } },
   },
   site: { supply: { system: 'single-phase', nominal: { volt: 230 } } },
-  parameters: { ...electricStorageOneElement.parameters, wrongVerdict: { minutes: 90 } },
-};
+  parameters: {
+    ...electricStorageOneElement.parameters,
+    wrongVerdict: { minutes: wrongVerdictMinutes },
+  },
+});
+const oneAt90 = oneElement(90);
+const oneAt200 = oneElement(200);
 
 export const at90 = twoElement(studyParameters(90));
 export const at200 = twoElement(studyParameters(200));
@@ -195,5 +200,6 @@ export const parts: readonly Part[] = [
     () => withOwnParameters,
     engine,
   ),
-  part('one-element', 'one element, 230 V, 90 min', 200, () => oneElement, engine),
+  part('one-element', 'one element, 230 V, 90 min', 200, () => oneAt90, engine),
+  part('one-element-200', 'the same, 200 min', 200, () => oneAt200, engine),
 ];

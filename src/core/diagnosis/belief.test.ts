@@ -92,7 +92,7 @@ describe('the posterior', () => {
     const u = (value: number) => Math.asinh(value / 0.5);
     const density = (x: number, mean: number, spread: number) =>
       Math.exp(-0.5 * ((x - mean) / spread) ** 2) / (spread * Math.sqrt(2 * Math.PI));
-    const wrong = 0.55 / u(20e6) + 0.2 * density(u(41), 0.2, 0.5);
+    const wrong = 0.45 / u(20e6) + 0.25 * density(u(41), 0.2, 0.4);
     const weights = lamp.hypotheses.map(({ weight }, index) =>
       filamentGrid.points.reduce((sum, { logRatio, share }) => {
         const value = [40, 1e9, 62][index]! + (index === 1 ? 0 : 40) * logRatio;

@@ -31,9 +31,14 @@ export type OutcomeClass =
     }
   | { readonly kind: 'outcomes'; readonly probabilities: Readonly<Record<string, number>> };
 
-/** Share of wrong readings that show over range, near zero, or anything at all. Common practice. */
-const wrongOverRange = 0.25;
-const wrongNearZero = 0.2;
+/**
+ * Shares of wrong readings that show over range and near zero; the rest may show anything. A probe that makes no contact
+ * reads over range on ohms, and next to nothing on volts and amps. Common practice.
+ */
+const wrongShares = {
+  withOverRange: { overRange: 0.3, nearZero: 0.25 },
+  without: { overRange: 0, nearZero: 0.3 },
+};
 /** How sharply a meter goes over range, on the scale of u. */
 const rangeEdge = 0.3;
 
@@ -41,12 +46,13 @@ const rangeEdge = 0.3;
 export function wrongDensity(result: EvidenceResult, outcome: OutcomeClass): number {
   if (outcome.kind === 'outcomes') return 1 / Object.keys(outcome.probabilities).length;
   const { meter } = outcome;
-  const overRange = meter.overRangeAbove === undefined ? 0 : wrongOverRange;
+  const { overRange, nearZero } =
+    meter.overRangeAbove === undefined ? wrongShares.without : wrongShares.withOverRange;
   if (result.kind === 'over-range') return overRange;
   if (result.kind !== 'number') return 0;
   const u = toScale(result.value, meter);
-  const broad = (1 - overRange - wrongNearZero) / toScale(meter.most, meter);
-  return broad + wrongNearZero * normalDensity(u, 0.2, 0.5);
+  const broad = (1 - overRange - nearZero) / toScale(meter.most, meter);
+  return broad + nearZero * normalDensity(u, 0.2, 0.4);
 }
 
 /** Density (or probability) of a result that was taken rightly, under an outcome class. */

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { emptyJob, stamp } from '../../../tests/plates';
 import type { Entry, JobFile } from '../job-file';
-import { diagnoseJob, expectCheck, proofOf } from '.';
+import { electricStorageTwoElement } from '../appliances/electric-storage-two-element';
+import { diagnoseJob, expectCheck, likelyMistake, proofOf, type GoodReading } from '.';
 
 const reading = (check: string, value: object, rest: object = {}): Entry =>
   ({ ...stamp(), kind: 'reading', check, value, ...rest }) as Entry;
@@ -173,5 +174,60 @@ describe('after the repair', () => {
     expect(
       proofOf(job([early, found, { ...replaced, ...stamp() }])).every((each) => !each.entry),
     ).toBe(true);
+  });
+});
+
+describe('what may have gone wrong with a reading', () => {
+  const good = { kind: 'range', nominal: 19, from: 17, to: 21 } as const;
+  const taken = (value: object) => reading('upper-element-amps', value);
+  const mistake = (value: object, expected: GoodReading = good) =>
+    likelyMistake(electricStorageTwoElement, taken(value), expected, { lifted: [] });
+
+  it('is a clamp round both wires where it shows next to nothing', () => {
+    expect(mistake({ ampere: 0.2 })).toMatch(/both wires/);
+  });
+
+  it('is the lone 1 of an old meter where an element should read', () => {
+    expect(mistake({ ohm: 1 }, { kind: 'range', nominal: 12.8, from: 12, to: 15 })).toMatch(
+      /lone 1/,
+    );
+  });
+
+  it('is a second path where it reads low with every wire on', () => {
+    expect(mistake({ ohm: 6.4 }, { kind: 'range', nominal: 12.8, from: 12, to: 15 })).toMatch(
+      /second path/,
+    );
+  });
+
+  it('is nothing that comes to mind where it reads as it should', () => {
+    expect(mistake({ ampere: 19.1 })).toBeUndefined();
+  });
+});
+
+describe('what would change the mind', () => {
+  it('is a result of a check that is left, and another suspect', () => {
+    const { changesMind, suspects } = answer([reading('upper-path-ohms', { overRange: true })]);
+    expect(changesMind).toBeDefined();
+    expect(changesMind!.towards).not.toBe(suspects[0]!.repair);
+  });
+});
+
+describe('the usual order', () => {
+  it('is followed where the technician asks for it, with the minutes of both beside', () => {
+    const usual = answer([], { constraints: { order: 'usual' } });
+    expect(electricStorageTwoElement.usualOrder).toContain(usual.next!.check);
+    expect(usual.next!.check).toBe(usual.usual!.check);
+    const computed = answer([]);
+    expect(computed.next!.toVerdict!.minutes).toBeLessThan(computed.usual!.toVerdictMinutes);
+  });
+});
+
+describe('the price of a wrong verdict', () => {
+  it('makes for more checks before one', () => {
+    const stretch = (second: number) => {
+      const { next } = answer([], { constraints: { wrongVerdict: { second } } });
+      return next!.toVerdict!.minutes;
+    };
+    expect(stretch(14_400)).toBeGreaterThan(stretch(2400));
   });
 });

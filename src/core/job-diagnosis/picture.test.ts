@@ -46,6 +46,7 @@ describe('the wiring picture', () => {
       volts('supply-leg-2-to-earth-volts', 120),
       volts('feed-volts', 240),
       { kind: 'observation', check: 'splices-look', value: 'loose' },
+      powerOn,
     );
     expect(picture.suspected[0]!.fault).toMatch(/splice|supply/);
     expect(picture.fedBack.length).toBeGreaterThan(0);
@@ -100,5 +101,13 @@ describe('the wiring picture', () => {
     expect(volts.quantity).toBe('voltage-ac');
     // Under load the supply wires take about one percent.
     expect(volts.good.kind === 'range' && volts.good.nominal).toBeGreaterThan(235);
+  });
+
+  it('shows a terminal that hangs free as dead, whatever it picks up', () => {
+    const { terminals } = pictured(proved);
+    for (const { volt, live } of Object.values(terminals)) {
+      expect(live).toBe('dead');
+      expect(volt).toBeLessThan(5);
+    }
   });
 });

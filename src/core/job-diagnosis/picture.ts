@@ -1,4 +1,5 @@
 import {
+  meterInputOhm,
   switchPositions,
   type ApplianceFamily,
   type ReadingState,
@@ -73,7 +74,10 @@ export function pictureOf(open: OpenDiagnosis, setting: PictureSetting = {}): Pi
   const { model } = tables;
   const drawn = model.hypotheses[setting.good ? model.healthyIndex : likeliest] as UnitHypothesis;
   const circuit = family.view(plate).solve(drawn, state);
-  const volts = (terminal: string) => circuit.voltageAt(terminal);
+  const toEarthOhm = (terminal: string) => circuit.probeResistance(terminal, 'earth').value;
+  // As a meter would show it: a terminal that hangs free is not live.
+  const volts = (terminal: string) =>
+    (circuit.voltageAt(terminal) * meterInputOhm) / (meterInputOhm + toEarthOhm(terminal));
   const switches = switchPositions(family, drawn, state);
   const water = (id: 'top' | 'bottom'): number => {
     const thermostat = family.thermostats.find((each) => each.water === id);
@@ -85,11 +89,7 @@ export function pictureOf(open: OpenDiagnosis, setting: PictureSetting = {}): Pi
       family.names.terminals.map((terminal) => {
         const volt = volts(terminal);
         const live =
-          volt <= liveVolt
-            ? 'dead'
-            : circuit.probeResistance(terminal, 'earth').value > fedBackOhm
-              ? 'fed-back'
-              : 'live';
+          volt <= liveVolt ? 'dead' : toEarthOhm(terminal) > fedBackOhm ? 'fed-back' : 'live';
         return [terminal, { volt, live }];
       }),
     ),

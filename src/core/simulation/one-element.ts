@@ -65,7 +65,7 @@ export const simulatedOneElement: SimulatedFamily = {
   weights,
   together(one, other) {
     const parts = [one, other].sort().join(' ');
-    return parts === 'element scale' || parts === 'flange thermostat' ? 6 : 1;
+    return parts === 'element scale' || parts === 'flange thermostat' ? 3 : 1;
   },
   drawFault,
   settle,

@@ -60,7 +60,10 @@ export function WhyThis({
               <strong className="font-semibold">{Math.round(usual.toVerdictMinutes)} min</strong>
               {saved === undefined ? '.' : `: ${saved} more.`}
             </>
-          )}
+          )}{' '}
+          <span className="text-ink-2">
+            Chosen by minutes, danger and the chance of a wrong verdict together.
+          </span>
         </p>
       )}
       {alternatives.length > 0 && (

@@ -52,7 +52,7 @@ export function PictureDialog({
 
   return (
     <Dialog title="Wiring picture" isOpen isWide onClose={onClose}>
-      <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_320px]">
+      <div className="grid gap-x-4 gap-y-2 lg:grid-cols-[minmax(0,1fr)_320px] lg:grid-rows-[auto_1fr]">
         <div className="min-w-0">
           <div
             className="overflow-x-auto"
@@ -74,35 +74,35 @@ export function PictureDialog({
               />
             </div>
           </div>
-          <div className="mt-2 border-t-2 border-rule pt-2">
-            <SettingBar setting={setting} onSet={setSetting} system={system} />
-            <div className="mt-2 flex flex-wrap gap-2">
+        </div>
+        <div className="order-3 min-w-0 border-t-2 border-rule pt-2 lg:order-none lg:col-start-1">
+          <SettingBar setting={setting} onSet={setSetting} system={system} />
+          <div className="mt-2 flex flex-wrap gap-2">
+            <button
+              type="button"
+              className="button"
+              aria-pressed={setting.good ?? false}
+              onClick={() => setSetting({ ...setting, good: !setting.good })}
+            >
+              {setting.good ? 'Drawn as a good unit' : 'Drawn with the leading suspect'}
+            </button>
+            {picture.lifted.length > 0 && (
               <button
                 type="button"
                 className="button"
-                aria-pressed={setting.good ?? false}
-                onClick={() => setSetting({ ...setting, good: !setting.good })}
+                onClick={() => setSetting({ ...setting, lifted: [] })}
               >
-                {setting.good ? 'Drawn as a good unit' : 'Drawn with the leading suspect'}
+                Every wire on its screw
               </button>
-              {picture.lifted.length > 0 && (
-                <button
-                  type="button"
-                  className="button"
-                  onClick={() => setSetting({ ...setting, lifted: [] })}
-                >
-                  Every wire on its screw
-                </button>
-              )}
-              {isSet && (
-                <button type="button" className="button" onClick={() => setSetting(asItIs)}>
-                  Back to how it stands
-                </button>
-              )}
-            </div>
+            )}
+            {isSet && (
+              <button type="button" className="button" onClick={() => setSetting(asItIs)}>
+                Back to how it stands
+              </button>
+            )}
           </div>
         </div>
-        <div className="min-w-0">
+        <div className="order-2 min-w-0 lg:order-none lg:col-start-2 lg:row-span-2 lg:row-start-1">
           <ProbePanel
             key={probes.join(' ')}
             job={job}

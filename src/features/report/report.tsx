@@ -17,6 +17,7 @@ import {
 } from '@/features/record/words';
 import { CrossedBox, Tick } from '@/ui/marks';
 import { ElectricitySign, HotSign, NoResetSign } from '@/ui/signs';
+import { ReportPicture } from './report-picture';
 import { ScaldStrip } from './scald-strip';
 
 /** The report that the customer gets: readings with their bands, verdict, work, settings, cautions, what is next. */
@@ -51,6 +52,11 @@ export function Report({ job, organisation }: { job: JobFile; organisation: Orga
         suspects={state.verdict?.suspects ?? open.answer.suspects}
         decided={open.answer.decided}
         system={system}
+      />
+      <ReportPicture
+        job={job}
+        open={open}
+        repair={state.verdict?.repair ?? open.answer.suspects[0]?.repair}
       />
       <Readings job={job} system={system} />
       <Work job={job} state={state} />

@@ -46,6 +46,16 @@ const site = (customer: string, address: string) => ({
   supply: { system: 'split-phase', nominalVolt: 240 } as const,
 });
 
+const smallPlate = (volt: number, watt: number, litre: number) => ({
+  rated: { volt },
+  elements: { only: { watt } },
+  volume: { litre },
+});
+
+const kettleCorner = {
+  ...site('The Kettle Corner', '5 Weir Steps'),
+  family: 'electric-storage-one-element',
+};
 const falkner = site('Bea Falkner', '22 Quarry Lane');
 const quist = site('Morten Quist', '9 Tollgate Road');
 const laundry = site('Otter Lane Laundry', '1 Otter Lane');
@@ -148,5 +158,22 @@ export const demoJobs: readonly DemoJob[] = [
     fault: 'splice-1.open',
     seed: 61,
     until: { stage: 'call' },
+  },
+  {
+    technician: 'ines',
+    hoursAgo: 2,
+    words: 'The little heater under the counter stays cold, and its lamp is dark.',
+    unit: {
+      ...kettleCorner,
+      make: 'Tarn',
+      model: 'U10',
+      serial: 'TN-30911',
+      installed: '2019-05',
+      plate: smallPlate(120, 1500, 10),
+      supply: { system: 'single-phase', nominalVolt: 120 },
+    },
+    fault: 'thermostat.never-closes',
+    seed: 12,
+    until: { stage: 'diagnose', checks: 2 },
   },
 ];

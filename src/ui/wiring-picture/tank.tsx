@@ -35,16 +35,17 @@ export function Tank({
           strokeWidth={inset === 0 ? 2.2 : 1}
         />
       ))}
-      {zones.map(({ top, celsius }) => (
-        <Water
-          key={top}
-          x={x}
-          top={top}
-          width={width}
-          celsius={celsius}
-          text={temperature(celsius)}
-        />
-      ))}
+      {temperature &&
+        zones.map(({ top, celsius }) => (
+          <Water
+            key={top}
+            x={x}
+            top={top}
+            width={width}
+            celsius={celsius}
+            text={temperature(celsius)}
+          />
+        ))}
       {elements.map(({ part, label }) => {
         const a = terminals[`${part}.a`]!;
         const b = terminals[`${part}.b`]!;

@@ -20,7 +20,8 @@ export interface WiringPictureProps {
   readonly isFailed?: boolean;
   /** Colours of conductors, as somebody wrote them down. */
   readonly colours?: Readonly<Record<string, string>>;
-  readonly temperature: (celsius: number) => string;
+  /** Undefined where the water is not to be shown. */
+  readonly temperature?: (celsius: number) => string;
   /** The whole drawing, or a crop round the probes for a small screen. */
   readonly crop?: boolean;
   readonly label: string;

@@ -1,0 +1,115 @@
+import { describe, expect, it } from 'vitest';
+import { seededRandom } from '../simulation';
+import { countContradictions } from './contradictions';
+import { at90, parts } from './parts';
+import { bestPossible, plannersCost, reduce, type ReducedModel } from './reduced-model';
+import { calibrationOf, meanOf, quantileOf, shareOf } from './statistics';
+
+describe('the statistics', () => {
+  it("give Wilson's interval: 8 of 10 is 0.49 to 0.94", () => {
+    // Wilson 1927; the value stands in many textbooks, here from memory.
+    const { share, from, to } = shareOf(8, 10);
+    expect(share).toBe(0.8);
+    expect(from).toBeCloseTo(0.49, 2);
+    expect(to).toBeCloseTo(0.943, 2);
+  });
+
+  it('give mean, its normal interval, and quantiles', () => {
+    expect(meanOf([1, 2, 3, 4]).mean).toBe(2.5);
+    expect(meanOf([1, 2, 3, 4]).plusMinus).toBeCloseTo((1.96 * 1.29099) / 2, 4);
+    expect(quantileOf([5, 1, 4, 2, 3], 0.5)).toBe(3);
+  });
+
+  it('find no error in predictions that come true as often as they say, and the gap where they do not', () => {
+    const random = seededRandom(4);
+    const predict = (gap: number) =>
+      Array.from({ length: 6000 }, (_, unit) => {
+        const probability = 0.5 + 0.5 * random.next();
+        return { unit, probability, isRight: random.chance(probability - gap) };
+      });
+    expect(calibrationOf(predict(0), () => random.next(), 20).expectedError).toBeLessThan(0.02);
+    const off = calibrationOf(predict(0.1), () => random.next(), 20);
+    expect(off.expectedError).toBeCloseTo(0.1, 1);
+    expect(off.from).toBeLessThan(off.expectedError);
+    expect(off.to).toBeGreaterThan(off.expectedError);
+  });
+});
+
+/** Two boxes with something in one of them: small enough to be worked out by hand. */
+const boxes: ReducedModel = {
+  faults: ['left', 'right'],
+  weights: [0.7, 0.3],
+  verdicts: ['left', 'right'],
+  checks: [{ checkId: 'look', minutes: 2, sets: 1, clears: 0, outcomes: [0, 1] }],
+  facts: [{ id: 'lid', setMinutes: 3, clearMinutes: 0 }],
+  wrongVerdictMinutes: 60,
+};
+
+describe('exact dynamic programming', () => {
+  it('looks where looking costs less than guessing, and guesses where it does not', () => {
+    // By hand: guessing costs 0.3 × 60 = 18, lid and look cost 5.
+    expect(bestPossible(boxes)).toBeCloseTo(5, 9);
+    expect(bestPossible({ ...boxes, wrongVerdictMinutes: 10 })).toBeCloseTo(3, 9);
+  });
+
+  it('pays for access once: what is behind the same lid is cheap', () => {
+    const three: ReducedModel = {
+      ...boxes,
+      faults: ['a', 'b', 'c'],
+      verdicts: ['a', 'b', 'c'],
+      weights: [0.5, 0.25, 0.25],
+      checks: [
+        { checkId: 'is-a', minutes: 1, sets: 1, clears: 0, outcomes: [0, 1, 1] },
+        { checkId: 'is-b', minutes: 1, sets: 1, clears: 0, outcomes: [1, 0, 1] },
+      ],
+    };
+    // By hand: lid 3 and is-a 1, then with a half is-b 1.
+    expect(bestPossible(three)).toBeCloseTo(4.5, 9);
+    expect(plannersCost(three)).toBeCloseTo(4.5, 9);
+  });
+
+  it('is what the planner comes within one percent of, on a path of the heater', () => {
+    const model = reduce(
+      at90,
+      [
+        'upper-element.open',
+        'upper-thermostat.never-closes',
+        'limit.pole-1-open',
+        'supply.off',
+        'no-fault',
+      ],
+      [
+        'upper-path-ohms',
+        'upper-element-ohms',
+        'upper-contact-high-ohms',
+        'limit-pole-1-ohms',
+        'supply-volts',
+      ],
+    );
+    const best = bestPossible(model);
+    expect(plannersCost(model)).toBeGreaterThanOrEqual(best - 1e-9);
+    expect(plannersCost(model) / best).toBeLessThan(1.01);
+  });
+});
+
+describe('every part of the benchmark', () => {
+  it.each(parts)('$name comes to a verdict, the same one again', ({ run }) => {
+    const [one, again] = [0, 0].map((index) => run(33, index, () => 0));
+    expect(one).toEqual(again);
+    expect(one!.minutes).toBeGreaterThan(0);
+    expect(one!.checks).toBeGreaterThan(0);
+  });
+});
+
+describe('a clamp that contradicts ohms and volts', () => {
+  it('is named on nearly every unit, and a clean set on none', () => {
+    const triple = {
+      ohms: 'upper-element-ohms',
+      volts: 'upper-element-volts',
+      amps: 'upper-element-amps',
+    };
+    const counts = countContradictions(at90, triple, 44, 40);
+    expect(counts.named).toBeGreaterThanOrEqual(38);
+    expect(counts.falseAlarms).toBe(0);
+  });
+});

@@ -1,0 +1,44 @@
+import { familyOfJob } from '@/core/appliances';
+import { pictureOf, type OpenDiagnosis } from '@/core/job-diagnosis';
+import type { JobFile } from '@/core/job-file';
+import { coloursOf, wattsOf } from '@/features/picture/picture-facts';
+import { WiringPicture } from '@/ui/wiring-picture';
+
+/** The unit as wired, small and dead, with the part that failed marked; nothing where the fault is no part of it. */
+export function ReportPicture({
+  job,
+  open,
+  repair,
+}: {
+  job: JobFile;
+  open: OpenDiagnosis;
+  repair: string | undefined;
+}) {
+  const family = familyOfJob(job);
+  const found = repair === undefined ? undefined : family.repairs[repair];
+  if (!found?.drawnPart) return null;
+  const { verdict } = open.state;
+  const picture = pictureOf(open, { power: 'off', good: true, lifted: [] });
+  return (
+    <figure className="flex break-inside-avoid items-center gap-4 border-b border-hair py-3">
+      <div className="w-[300px] shrink-0">
+        <WiringPicture
+          plan={family}
+          picture={{ ...picture, suspected: [] }}
+          lifted={[]}
+          probes={[]}
+          watts={wattsOf(family, job)}
+          colours={coloursOf(job)}
+          suspectedPart={found.drawnPart}
+          isFailed={verdict !== undefined}
+          label={`Wiring of the unit, ${found.suspect.toLowerCase()} crossed out`}
+        />
+      </div>
+      <figcaption className="text-small text-ink-2">
+        The unit as wired. Crossed out:{' '}
+        <span className="font-semibold text-ink">{found.suspect.toLowerCase()}</span>
+        {verdict ? '.' : ', suspected.'}
+      </figcaption>
+    </figure>
+  );
+}
