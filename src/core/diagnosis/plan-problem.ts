@@ -39,7 +39,7 @@ export interface PlanWorld {
 /** Hypotheses lighter than this are left out of the plan. */
 const leastMass = 1e-4;
 /** Beyond this number, groups with the same verdict are thrown together, the lightest first. */
-const mostGroups = 60;
+const mostGroups = 50;
 /** Outcome chances closer than this share of 1 are one to a plan. */
 const levels = 12;
 

@@ -47,8 +47,8 @@ export interface PlanChoices {
 }
 
 /** Checks that are rolled out: the best by information per cost, and the best one step ahead. */
-const shortlistByWorth = 5;
-const shortlistByLookahead = 3;
+const shortlistByWorth = 4;
+const shortlistByLookahead = 2;
 /** Of the shortlist, the checks that are looked at closely. */
 const looksClosely = 3;
 /** With nothing left to learn, a verdict needs at least this. */

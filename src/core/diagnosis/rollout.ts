@@ -37,8 +37,8 @@ export interface RolloutNode {
 }
 
 /** How closely a rollout looks: branches with less expected loss than this, in minutes, are cut off. */
-export const closeLook = 0.15;
-export const quickLook = 0.6;
+export const closeLook = 0.2;
+export const quickLook = 0.8;
 const mostDepth = 12;
 /** A group that weighs less than this share of its node is dropped from it. */
 const leastShare = 4e-4;
