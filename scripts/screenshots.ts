@@ -47,6 +47,33 @@ const shots: readonly Shot[] = [
   { name: 'bench', viewport: desk, job: half, prepare: typeReading },
   { name: 'bench-dark', viewport: desk, theme: 'dark', job: half, prepare: typeReading },
   { name: 'bench-phone', viewport: phone, job: half, prepare: typeReading },
+  {
+    name: 'picture',
+    viewport: desk,
+    job: half,
+    prepare: async (page) => {
+      await page.locator('main[aria-busy=false]').waitFor();
+      await page.getByRole('button', { name: 'Touch any two' }).click();
+      const dialog = page.getByRole('dialog', { name: 'Wiring picture' });
+      await dialog.getByRole('button', { name: /^Every wire/ }).click();
+      await dialog
+        .getByRole('group', { name: 'Breaker' })
+        .getByRole('button', { name: 'on', exact: true })
+        .click();
+      await dialog.getByRole('slider', { name: /upper/ }).fill('20');
+      await dialog.getByRole('button', { name: /^upper element a,/ }).click();
+      await dialog.getByRole('button', { name: /^upper element b,/ }).click();
+      await dialog.getByText('Under each suspect').waitFor();
+    },
+  },
+  {
+    name: 'bench-one-element',
+    viewport: desk,
+    job: { name: /The Kettle Corner/, page: '' },
+    prepare: async (page) => {
+      await page.locator('main[aria-busy=false]').waitFor();
+    },
+  },
   { name: 'repair', viewport: desk, job: { name: /Rosa Sandoval-Price/, page: '/repair' } },
   {
     name: 'report',
