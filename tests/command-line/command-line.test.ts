@@ -91,6 +91,33 @@ describe('ohmmeter diagnose', () => {
   });
 });
 
+describe('ohmmeter expect', () => {
+  it('says what a check would read on a good unit, and under each suspect', () => {
+    const job = file('expect.json', emptyJob({ entries: [openElement] }));
+    const { status, stdout } = ohmmeter(['expect', job, 'upper-element-ohms']);
+    expect(status).toBe(0);
+    const answer = JSON.parse(stdout) as {
+      good: { kind: string; nominal: number };
+      bands: unknown[];
+    };
+    // 240² / 4500: Joule's and Ohm's laws.
+    expect(answer.good.nominal).toBeCloseTo(12.8, 1);
+    expect(answer.bands.length).toBeGreaterThan(0);
+  });
+
+  it('names the checks that there are for one that there is not', () => {
+    const { status, stderr } = ohmmeter(['expect', file('none.json', emptyJob()), 'mood-ohms']);
+    expect(status).toBe(1);
+    expect(stderr).toMatch(/no check "mood-ohms".*upper-element-ohms/);
+  });
+});
+
+describe('ohmmeter bench', () => {
+  it('refuses a share that is none', () => {
+    expect(ohmmeter(['bench', 'lots'])).toMatchObject({ status: 2 });
+  });
+});
+
 describe('ohmmeter validate', () => {
   it('says valid, or a pointer per problem', () => {
     expect(ohmmeter(['validate', file('ok.json', emptyJob())])).toMatchObject({

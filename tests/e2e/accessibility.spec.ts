@@ -2,11 +2,14 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
 import { baseUrl, currentCheck, isPhone } from './technician';
 
-/** The five views on the demo data, in both themes: axe finds nothing, and everything to touch is large enough. */
+/** The views on the demo data, in both themes: axe finds nothing, and everything to touch is large enough. */
 const views = [
   { name: 'Today', open: '' },
   { name: 'New call', open: '/call' },
   { name: 'Bench', job: /Morten Quist/, path: '' },
+  { name: 'Wiring picture', job: /Bea Falkner/, path: '', sheet: 'picture' },
+  { name: 'Why this check', job: /Bea Falkner/, path: '', sheet: 'why' },
+  { name: 'Bench, one element', job: /The Kettle Corner/, path: '' },
   { name: 'Repair', job: /Halloway/, path: '/repair' },
   { name: 'Report', job: /1001 Otter Lane/, path: '/report' },
 ] as const;
@@ -19,8 +22,18 @@ for (const theme of ['light', 'dark'] as const) {
       if ('job' in view) {
         const href = await page.getByRole('link', { name: view.job }).first().getAttribute('href');
         await page.goto(`${baseUrl()}${href!.replace(/\/(repair|report)$/, '')}${view.path}`);
-        if (view.name === 'Bench') await currentCheck(page);
+        if (view.path === '') await currentCheck(page);
         else await expect(page.getByRole('heading', { level: 2 }).first()).toBeVisible();
+      }
+      if ('sheet' in view) {
+        const why = page.getByRole('button', { name: /Why this one/ });
+        const picture = page.getByRole('button', {
+          name: isPhone(page) ? 'Picture' : 'Touch any two',
+          exact: true,
+        });
+        await (view.sheet === 'why' ? why : picture).click();
+        await expect(page.getByRole('dialog').getByRole('heading').first()).toBeVisible();
+        if (view.sheet === 'picture') await page.getByText('Terminals as a table').click();
       }
       await page.evaluate(() => document.fonts.ready);
       const { violations } = await new AxeBuilder({ page })

@@ -88,6 +88,15 @@ export interface DrawnTerminal extends Point {
   readonly markAt: 'above' | 'below' | 'left' | 'right';
 }
 
+/** A terminal in one line: where, its mark, its name. */
+export const drawnTerminal = (
+  x: number,
+  y: number,
+  mark: string,
+  name: string,
+  markAt: DrawnTerminal['markAt'] = 'above',
+): DrawnTerminal => ({ x, y, mark, name, markAt });
+
 export interface DrawnContact {
   readonly branch: string;
   readonly from: string;

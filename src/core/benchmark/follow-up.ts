@@ -38,9 +38,9 @@ export function followUp(
     unit.repair(real);
     done.push(...real);
     minutes += proofMinutes;
-    // The proof sees both ends of the path: the part that was mended, and hot water.
+    // The proof sees both ends of the path: the part that was mended, and five minutes of hot water.
     const proofs = new Set(real.flatMap((each) => family.proofChecksFor(each).slice(0, 1)));
-    for (const check of [...proofs, 'outlet-first']) {
+    for (const check of [...proofs, 'outlet-after-5-min']) {
       if (parameters.checkMinutes[check] !== undefined)
         job = doCheck(family, job, unit, check, clock);
     }

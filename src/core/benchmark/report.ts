@@ -311,7 +311,7 @@ function shortfalls(
   const callBacks = follow.filter((each) => each.isCallBack).length / follow.length;
   if (callBacks > 0.04) {
     found.push(
-      `- Call-backs: ${(callBacks * 100).toFixed(1)} %. Nearly all are units with two faults whose second shows neither in the proof (the mended part and the first draw) nor in what was read before: a second, slow fault such as sediment, or a lower element while the top is hot.`,
+      `- Call-backs: ${(callBacks * 100).toFixed(1)} %. Nearly all are units with two faults whose second shows neither in the proof (the mended part and five minutes of draw) nor in what was read before: a second, slow fault such as sediment, or a lower element while the top is hot.`,
     );
   }
   const unneeded = follow.filter((each) => each.unneeded > 0).length / follow.length;

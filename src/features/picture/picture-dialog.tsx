@@ -9,7 +9,7 @@ import { useFamily, useWords } from '@/features/record/family-context';
 import type { NewEntry } from '@/features/record/use-job-record';
 import { percent } from '@/features/record/words';
 import { Dialog } from '@/ui/dialog';
-import { WiringPicture } from '@/ui/wiring-picture';
+import { freeEndOf, WiringPicture } from '@/ui/wiring-picture';
 import { coloursOf, wattsOf } from './picture-facts';
 import { ProbePanel } from './probe-panel';
 import { SettingBar } from './setting-bar';
@@ -90,7 +90,10 @@ export function PictureDialog({
               <button
                 type="button"
                 className="button"
-                onClick={() => setSetting({ ...setting, lifted: [] })}
+                onClick={() => {
+                  setProbes((before) => before.filter((each) => !freeEndOf(each)));
+                  setSetting({ ...setting, lifted: [] });
+                }}
               >
                 Every wire on its screw
               </button>

@@ -8,6 +8,8 @@ import { BandTable } from '@/features/bench/why-this';
 import { bandOf, goodWords } from '@/features/bench/reading-display';
 import { useFamily } from '@/features/record/family-context';
 import type { NewEntry } from '@/features/record/use-job-record';
+import { freeEndOf } from '@/ui/wiring-picture';
+import { probePoint } from './use-picture';
 import { ReadingRuler } from '@/ui/reading-ruler';
 import { rulerScale } from '@/ui/ruler-scale';
 
@@ -35,8 +37,11 @@ export function ProbePanel({
   const [text, setText] = useState('');
   const [problem, setProblem] = useState<string>();
   const [a, b] = probes;
-  const nameOf = (terminal: string | undefined) =>
-    terminal === undefined ? undefined : family.drawing.terminals[terminal]?.name;
+  const nameOf = (id: string) => {
+    const end = freeEndOf(id);
+    const name = family.drawing.terminals[end?.end ?? id]?.name;
+    return end ? `free end off ${name}` : name;
+  };
   if (a === undefined || b === undefined || !answer) {
     return (
       <div>
@@ -63,7 +68,7 @@ export function ProbePanel({
         : { [quantity === 'resistance' ? 'ohm' : 'volt']: parsed.value };
     onEnter({
       kind: 'reading',
-      between: [a, b],
+      between: [probePoint(a), probePoint(b)],
       quantity,
       value,
       state: statedOf(family.thermostats, setting, answer),

@@ -49,6 +49,15 @@ export function shortened(points: readonly Point[], atStart: boolean): Point[] {
   return atStart ? ordered.reverse() : ordered;
 }
 
+/** How a lifted wire's free end is told from a terminal where both may be touched. */
+export const freeEndId = ({ wire, end }: LiftedEnd): string => `${wire}@${end}`;
+
+/** The free end that an id names, or undefined for a terminal. */
+export function freeEndOf(id: string): LiftedEnd | undefined {
+  const [wire, end] = id.split('@');
+  return wire !== undefined && end !== undefined ? { wire, end } : undefined;
+}
+
 /** The free end of a lifted wire. */
 export function freeEnd(plan: Plan, { wire, end }: LiftedEnd): Point {
   const points = pathOf(plan, wire);

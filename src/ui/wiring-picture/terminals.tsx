@@ -1,4 +1,4 @@
-import type { DrawnTerminal, Drawing } from '../../core/appliances';
+import type { DrawnTerminal, Point } from '../../core/appliances';
 import type { TerminalState } from '../../core/job-diagnosis';
 import { middleOf, type Plan } from './plan';
 
@@ -95,33 +95,60 @@ export function Terminal({
   );
 }
 
-/** Of two probes the one on the higher screw comes from above, so that they never cover each other. */
-function isUpper(
-  terminals: Drawing['terminals'],
-  terminal: string,
-  other: string | undefined,
-): boolean {
-  const own = terminals[terminal];
-  const its = terminals[other ?? ''];
-  if (!own || !its) return true;
-  return own.y < its.y || (own.y === its.y && own.x < its.x);
+/** The free end of a lifted wire, where a probe may go. */
+export function FreeEnd({
+  point: { x, y },
+  name,
+  isTouched,
+  onTouch,
+}: {
+  point: Point;
+  name: string;
+  isTouched: boolean;
+  onTouch: () => void;
+}) {
+  return (
+    <g
+      className="terminal"
+      role="button"
+      tabIndex={0}
+      aria-pressed={isTouched}
+      aria-label={name}
+      onClick={onTouch}
+      onKeyDown={(event) => {
+        if (event.key !== 'Enter' && event.key !== ' ') return;
+        event.preventDefault();
+        onTouch();
+      }}
+    >
+      <rect
+        className="terminal-reach"
+        x={x - reach}
+        y={y - reach}
+        width={2 * reach - 8}
+        height={2 * reach}
+        fill="transparent"
+      />
+    </g>
+  );
 }
 
+/** Of two probes the one on the higher screw comes from above, so that they never cover each other. */
+const isUpper = (own: Point, other: Point | undefined): boolean =>
+  other === undefined || own.y < other.y || (own.y === other.y && own.x < other.x);
+
 export function Probe({
-  terminals,
-  terminal,
+  point,
   other,
   letter,
 }: {
-  terminals: Drawing['terminals'];
-  terminal: string;
-  other: string | undefined;
+  point: Point | undefined;
+  other: Point | undefined;
   letter: 'A' | 'B';
 }) {
-  const point = terminals[terminal];
   if (!point) return null;
   const { x, y } = point;
-  const sign = isUpper(terminals, terminal, other) ? -1 : 1;
+  const sign = isUpper(point, other) ? -1 : 1;
   const [tipX, tipY, endX, endY] = [x - 9, y + sign * 11, x - 30, y + sign * 40];
   return (
     <g pointerEvents="none">

@@ -1,9 +1,10 @@
+import type { Point } from '../../core/appliances';
 import type { PictureState } from '../../core/job-diagnosis';
 import type { LiftedEnd } from '../../core/job-file';
 import { Conductor, Lifted } from './conductor';
 import { Breaker, Contact, Lamp, PartBox } from './parts';
-import { cropBox, placeOf, type Plan } from './plan';
-import { Clamp, Probe, Terminal } from './terminals';
+import { cropBox, freeEnd, freeEndId, freeEndOf, placeOf, type Plan } from './plan';
+import { Clamp, FreeEnd, Probe, Terminal } from './terminals';
 import { Tank } from './tank';
 
 export interface WiringPictureProps {
@@ -35,6 +36,10 @@ export interface WiringPictureProps {
 export function WiringPicture(props: WiringPictureProps) {
   const { plan, picture, crop, probes, label, onTerminal, colours = {} } = props;
   const { drawing } = plan;
+  const pointOf = (id: string): Point | undefined => {
+    const end = freeEndOf(id);
+    return end ? freeEnd(plan, end) : drawing.terminals[id];
+  };
   return (
     <svg
       viewBox={
@@ -85,7 +90,7 @@ export function WiringPicture(props: WiringPictureProps) {
       ))}
       <Suspects {...props} />
       {props.lifted.map((each) => (
-        <Lifted key={`${each.wire} ${each.end}`} plan={plan} lifted={each} />
+        <Lifted key={freeEndId(each)} plan={plan} lifted={each} />
       ))}
       {Object.entries(drawing.terminals).map(([id, terminal]) => (
         <Terminal
@@ -97,13 +102,26 @@ export function WiringPicture(props: WiringPictureProps) {
           live={picture.terminals[id]?.live ?? 'dead'}
         />
       ))}
+      {onTerminal &&
+        !props.isGlance &&
+        props.lifted.map((each) => {
+          const id = freeEndId(each);
+          return (
+            <FreeEnd
+              key={id}
+              point={freeEnd(plan, each)}
+              name={`free end lifted off ${drawing.terminals[each.end]!.name}`}
+              isTouched={probes.includes(id)}
+              onTouch={() => onTerminal(id)}
+            />
+          );
+        })}
       {props.clampOn && <Clamp plan={plan} wire={props.clampOn} />}
       {probes.map((each, index) => (
         <Probe
           key={each}
-          terminals={drawing.terminals}
-          terminal={each}
-          other={probes.find((another) => another !== each)}
+          point={pointOf(each)}
+          other={pointOf(probes.find((another) => another !== each) ?? '')}
           letter={index === 0 ? 'A' : 'B'}
         />
       ))}

@@ -1,12 +1,4 @@
-import type { DrawnTerminal, Drawing } from '../family';
-
-const at = (
-  x: number,
-  y: number,
-  mark: string,
-  name: string,
-  markAt: DrawnTerminal['markAt'] = 'above',
-): DrawnTerminal => ({ x, y, mark, name, markAt });
+import { drawnTerminal as at, type Drawing } from '../family';
 
 const terminals: Drawing['terminals'] = {
   earth: at(112, 24, 'earth', 'house earth', 'left'),
