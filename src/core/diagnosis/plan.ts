@@ -51,6 +51,9 @@ const shortlistByWorth = 4;
 const shortlistByLookahead = 2;
 /** Of the shortlist, the checks that are looked at closely. */
 const looksClosely = 3;
+/** Costs that differ by less are as good as equal. */
+const hardlyShare = 0.02;
+const hardlyMinutes = 0.2;
 /** With nothing left to learn, a verdict needs at least this. */
 const leastLead = 0.8;
 /** In a fixed order, a check that tells less than this is skipped, in nats. */
@@ -130,15 +133,31 @@ export function planNext<O extends Observable>(
       );
   };
   const quick = roll([...useful.slice(0, shortlistByWorth), ...lookahead], quickLook);
-  const rolled = roll(quick.slice(0, looksClosely), closeLook);
+  // What tells most a minute is always looked at closely.
+  const close = quick.slice(0, looksClosely);
+  const telling = quick.find((each) => each.check === useful[0]!.check);
+  if (telling && !close.includes(telling)) close.push(telling);
+  const rolled = firstOfEquals(roll(close, closeLook));
   const ids = new Set(rolled.map((each) => each.check));
   return {
     appraisals: [...rolled, ...useful.filter((each) => !ids.has(each.check))].map(withoutIndex),
     lead,
     stopLossMinutes,
-    enough: stopLossMinutes <= rolled[0]!.outlook.cost,
+    enough: stopLossMinutes <= Math.min(...rolled.map((each) => each.outlook.cost)),
     usual,
   };
+}
+
+/** Of those whose cost hardly differs, the one that tells most a minute comes first: a rollout is no finer than that. */
+function firstOfEquals<O extends Observable>(
+  rolled: (Appraised<O> & { readonly outlook: Outlook })[],
+): (Appraised<O> & { readonly outlook: Outlook })[] {
+  const least = rolled[0]!.outlook.cost;
+  const worth = ({ information, costMinutes }: Appraised<O>) => information / costMinutes;
+  const first = rolled
+    .filter((each) => each.outlook.cost <= least * (1 + hardlyShare) + hardlyMinutes)
+    .reduce((best, each) => (worth(each) > worth(best) ? each : best));
+  return [first, ...rolled.filter((each) => each !== first)];
 }
 
 function usualOutlook<O extends Observable>(
