@@ -54,6 +54,7 @@ export async function bench(root: string, argument: string | undefined): Promise
       }));
     }),
   );
+  const commit = commitOf(root);
   // Speed first, while nothing else is at work.
   const now = () => performance.now();
   const speed = measureSpeed(at90, unseenSeeds[0]!, Math.max(30, Math.round(150 * share)), now);
@@ -73,7 +74,7 @@ export async function bench(root: string, argument: string | undefined): Promise
     { outcomes, contradictions, reduced, speed },
     {
       date: new Date().toISOString().slice(0, 10),
-      commit: commitOf(root),
+      commit,
       machine: `${cpus()[0]?.model ?? 'unknown processor'}, ${availableParallelism()} threads, Node.js ${process.version}`,
       command: share === 1 ? './ohmmeter bench' : `./ohmmeter bench ${share}`,
       seeds: unseenSeeds,

@@ -36,6 +36,8 @@ export interface ObservableTable {
 
 /** Two predictions share a class if they differ by less than this share of the meter's spread. */
 const classWidth = 0.4;
+/** Spreads are told apart by steps of a factor e^(1/5). */
+const spreadSteps = 5;
 
 export function compileFamily<O extends Observable>(model: FamilyModel<O>): CompiledFamily<O> {
   const { hypotheses } = model;
@@ -137,8 +139,11 @@ function openTable<O extends Observable>(
     const { ofPoint, representatives } = grid.combinations(prediction);
     const found = representatives.map((point) => {
       const { centre, spread } = placed(prediction, grid, point);
-      const at = Math.round(centre / (classWidth * Math.min(spread, 0.05)));
-      return classFor(at * 1024 + Math.round(Math.log(spread) * 4) + 512, () => ({
+      // Width and place go by the rounded spread: two classes with the same numbers are the same stretch of the scale.
+      const size = Math.round(Math.log(spread) * spreadSteps);
+      const width = classWidth * Math.min(Math.exp(size / spreadSteps), 0.05);
+      const at = Math.round(centre / width);
+      return classFor(at * 1024 + size + 512, () => ({
         kind: 'quantity',
         meter: prediction.meter,
         centre,
