@@ -9,23 +9,29 @@ import {
 } from '../appliances';
 import {
   beliefAfterRepairs,
-  expectBands,
   judgeConsistency,
   listSuspects,
   planNext,
   updateBelief,
-  type Appraisal,
   type Belief,
+  type Candidate,
   type CompiledFamily,
-  type ExpectedBand,
-  type Plan,
   type Suspect,
 } from '../diagnosis';
 import { foldEntries, walkEntries, type JobFile, type JobState } from '../job-file';
-import { doubtToSettle, type DoubtToSettle, type Warning } from './doubts';
+import { doubtToSettle, type Warning } from './doubts';
 import { evidenceOf } from './evidence';
 import { whatWouldChangeTheMind, type MindChanger } from './mind';
 import { likelyMistake } from './mistakes';
+import {
+  alternativesTo,
+  followed,
+  nextCheck,
+  rounded,
+  usualFirst,
+  type Alternative,
+  type NextCheck,
+} from './next-check';
 import { goodOf } from './proof';
 import { compiledFor } from './tables';
 
@@ -33,24 +39,6 @@ export const engineVersion = 'ohmmeter-0.2.0';
 
 /** Checks that are asked what would change the mind. */
 const mostThatChangeMinds = 12;
-
-export interface NextCheck {
-  readonly check: string;
-  readonly why: string;
-  /** Minutes with the access it still needs. */
-  readonly minutes: number;
-  readonly expected: readonly ExpectedBand[];
-  /** True where it is asked for a second time, because the first result fits nothing. */
-  readonly repeat: boolean;
-  /** What is to be expected until a verdict, this check included; absent for a repeat. */
-  readonly toVerdict?: { readonly minutes: number; readonly checks: number };
-}
-
-export interface Alternative {
-  readonly check: string;
-  readonly minutes: number;
-  readonly toVerdictMinutes?: number;
-}
 
 export interface AfterRepair {
   readonly repairs: readonly string[];
@@ -107,30 +95,18 @@ export function diagnoseJob(job: JobFile, options: DiagnosisOptions = {}): OpenD
   const belief = updateBelief(tables, evidenceOf(family, job, walked, parameters));
   const standing = beliefAfterRepairs(tables, belief, state.repairsDone);
   const start = family.planStart(state, limitsOf(job), parameters);
-  const takenKeys = new Set(
-    belief.contributions
-      .filter((each) => each.repairsBefore === state.repairsDone.length)
-      .map((each) => each.observableKey),
-  );
-  const isOpen = (each: (typeof start.candidates)[number]) =>
-    !takenKeys.has(each.observableIn(0).key);
-  const prices = job.constraints?.wrongVerdict?.second;
-  const price =
-    prices === undefined
-      ? parameters.wrongVerdict
-      : { ...parameters.wrongVerdict, minutes: prices / 60 };
+  const isOpen = openChecks(belief, state);
+  const candidates = start.candidates.filter(isOpen);
   const isUsual = job.constraints?.order === 'usual';
-  const wantsUsual = isUsual || (!brief && depth === 'rollout');
   const plan = planNext(
     tables,
     standing,
-    { ...start, candidates: start.candidates.filter(isOpen) },
+    { ...start, candidates },
     {
-      wrongVerdictMinutes: (repairs) =>
-        Math.max(...repairs.map((each) => wrongVerdictMinutes(price, each))),
+      wrongVerdictMinutes: priceOf(job, parameters),
       depth,
       thorough: !brief,
-      usualOrder: wantsUsual ? family.usualOrder : undefined,
+      usualOrder: isUsual || (!brief && depth === 'rollout') ? family.usualOrder : undefined,
     },
   );
   const entryOf = (id: string) => walked.find(({ entry }) => entry.id === id);
@@ -170,14 +146,7 @@ export function diagnoseJob(job: JobFile, options: DiagnosisOptions = {}): OpenD
       suspects,
       decided,
       next: next ? nextCheck(tables, standing, next, doubt, brief) : null,
-      alternatives: appraisals
-        .filter((each) => each.candidate.checkId !== next?.candidate.checkId)
-        .slice(0, 2)
-        .map((each) => ({
-          check: each.candidate.checkId,
-          minutes: totalMinutes(each),
-          toVerdictMinutes: each.outlook && rounded(each.outlook.minutes),
-        })),
+      alternatives: alternativesTo(next, appraisals),
       usual: plan.usual && {
         check: plan.usual.checkId,
         toVerdictMinutes: rounded(plan.usual.outlook.minutes),
@@ -196,6 +165,29 @@ export function diagnoseJob(job: JobFile, options: DiagnosisOptions = {}): OpenD
   };
 }
 
+/** A check is open until what it looks at has been looked at since the last repair. */
+function openChecks(
+  { contributions }: Belief,
+  { repairsDone }: JobState,
+): (candidate: Candidate<ElectricalObservable>) => boolean {
+  const taken = new Set(
+    contributions
+      .filter((each) => each.repairsBefore === repairsDone.length)
+      .map((each) => each.observableKey),
+  );
+  return (candidate) => !taken.has(candidate.observableIn(0).key);
+}
+
+/** What acting on a wrong set of repairs costs, in minutes: the dearest of them, at the technician's own price if there is one. */
+function priceOf(
+  { constraints }: JobFile,
+  { wrongVerdict }: FamilyParameters,
+): (repairs: readonly string[]) => number {
+  const second = constraints?.wrongVerdict?.second;
+  const price = second === undefined ? wrongVerdict : { ...wrongVerdict, minutes: second / 60 };
+  return (repairs) => Math.max(...repairs.map((each) => wrongVerdictMinutes(price, each)));
+}
+
 /** The likeliest set of repairs, and how likely it is. */
 export function leadingSet({ tables, standing }: OpenDiagnosis): {
   readonly repairs: readonly string[];
@@ -209,72 +201,6 @@ export function leadingSet({ tables, standing }: OpenDiagnosis): {
 
 function limitsOf({ constraints }: JobFile): TechnicianLimits {
   return { liveWork: constraints?.liveWork ?? true, instruments: constraints?.instruments };
-}
-
-type HeaterAppraisal = Appraisal<ElectricalObservable>;
-
-/** The check that a doubt asks for, if it can be done. */
-function followed(
-  doubt: DoubtToSettle | undefined,
-  candidates: readonly HeaterAppraisal['candidate'][],
-): (HeaterAppraisal & { readonly repeat: boolean }) | undefined {
-  if (!doubt?.follow) return undefined;
-  const { check, repeat } = doubt.follow;
-  const candidate = candidates.find((each) => each.checkId === check);
-  return candidate && { candidate, repeat, information: 0, costMinutes: costOf(candidate) };
-}
-
-const costOf = ({ minutes, accessMinutes, hazardMinutes }: HeaterAppraisal['candidate']) =>
-  minutes + accessMinutes + hazardMinutes;
-
-function usualFirst(
-  { appraisals }: Plan<ElectricalObservable>,
-  { checkId, outlook }: NonNullable<Plan['usual']>,
-): HeaterAppraisal[] {
-  const first = appraisals.find((each) => each.candidate.checkId === checkId);
-  if (!first) return [...appraisals];
-  return [{ ...first, outlook }, ...appraisals.filter((each) => each !== first)];
-}
-
-function nextCheck(
-  tables: CompiledFamily<ElectricalObservable>,
-  standing: Belief,
-  next: HeaterAppraisal & { readonly repeat?: boolean },
-  doubt: DoubtToSettle | undefined,
-  brief: boolean,
-): NextCheck {
-  const { candidate, outlook, repeat } = next;
-  const expected = brief ? [] : expectBands(tables, standing, candidate.observableIn(0));
-  return {
-    check: candidate.checkId,
-    repeat: repeat ?? false,
-    why: repeat !== undefined && doubt ? doubt.warning.text : whyThis(next, expected),
-    minutes: totalMinutes(next),
-    expected,
-    toVerdict: outlook && {
-      minutes: rounded(outlook.minutes),
-      checks: Math.max(1, Math.round(outlook.checks)),
-    },
-  };
-}
-
-const totalMinutes = ({ candidate }: HeaterAppraisal) =>
-  rounded(candidate.minutes + candidate.accessMinutes);
-
-const rounded = (minutes: number) => Math.round(minutes * 10) / 10;
-
-/** One sentence: how it splits the field, and what it costs. */
-function whyThis(best: HeaterAppraisal, expected: readonly ExpectedBand[]): string {
-  const over = expected
-    .filter((each) => each.reads.kind === 'over-range')
-    .reduce((sum, each) => sum + each.probability, 0);
-  const split =
-    over > 0.03 && over < 0.97
-      ? `It splits the field ${Math.round(over * 100)} to ${Math.round((1 - over) * 100)}`
-      : `It tells most for its ${best.costMinutes.toFixed(1)} minutes`;
-  return best.candidate.accessMinutes === 0
-    ? `${split}, and nothing more has to come off.`
-    : `${split}.`;
 }
 
 function afterRepair(

@@ -5,6 +5,7 @@ export * from './evidence';
 export * from './expect';
 export * from './mind';
 export * from './mistakes';
+export type { Alternative, NextCheck } from './next-check';
 export * from './picture';
 export * from './proof';
 export * from './tables';
