@@ -2,16 +2,11 @@
 
 import { useState } from 'react';
 import { parseReading } from '@/core/quantities';
+import { useFamily } from '@/features/record/family-context';
 import type { NewEntry } from '@/features/record/use-job-record';
 import { Dialog } from '@/ui/dialog';
 import { ElectricitySign } from '@/ui/signs';
 import { deadBelowVolt } from '@/core/job-file';
-
-const points = [
-  { between: ['limit.1', 'limit.3'], label: 'Across, limit 1 to 3' },
-  { between: ['limit.1', 'tank'], label: 'Leg 1, limit 1 to tank' },
-  { between: ['limit.3', 'tank'], label: 'Leg 2, limit 3 to tank' },
-] as const;
 
 /** Power off and proved dead: on every leg, with a prover tried on a live point before and after. */
 export function ProveDeadDialog({
@@ -23,6 +18,7 @@ export function ProveDeadDialog({
   onClose(): void;
   onProved(entries: NewEntry[]): void;
 }) {
+  const { deadPoints: points } = useFamily();
   const [typed, setTyped] = useState<readonly string[]>(['', '', '']);
   const [proverTried, setProverTried] = useState(false);
   const [problem, setProblem] = useState<string>();
@@ -33,7 +29,7 @@ export function ProveDeadDialog({
     );
     const volts = parsed.map((each) => (each.kind === 'value' ? each.value : undefined));
     if (volts.some((each) => each === undefined)) {
-      setProblem('All three readings are needed: across, and each leg to the tank.');
+      setProblem('All three readings are needed: across, and each leg.');
       return;
     }
     if (volts.some((each) => each! >= deadBelowVolt)) {

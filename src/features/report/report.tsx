@@ -446,7 +446,7 @@ function Cautions({ state }: { state: JobState }) {
         <li className="flex items-center gap-3">
           <ElectricitySign />
           <span>
-            <strong className="font-semibold">Live parts behind both covers.</strong> Breaker off
+            <strong className="font-semibold">Live parts behind the covers.</strong> Breaker off
             and proved dead before they come off.
             {state.lifted.length > 0 && ' Wires are lifted: leave the breaker off.'}
           </span>

@@ -51,5 +51,10 @@ export const electricStorageOneElement = electricalFamily({
   conductorWords,
   coverWords,
   drawing,
+  deadPoints: [
+    { between: ['supply.1', 'supply.2'], label: 'Across, block L to N' },
+    { between: ['supply.1', 'earth'], label: 'Live, block L to earth' },
+    { between: ['supply.2', 'earth'], label: 'Neutral, block N to earth' },
+  ],
   usualOrder,
 });

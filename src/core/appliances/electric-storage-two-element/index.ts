@@ -76,6 +76,11 @@ export const electricStorageTwoElement = electricalFamily({
   conductorWords,
   coverWords,
   drawing,
+  deadPoints: [
+    { between: ['limit.1', 'limit.3'], label: 'Across, limit 1 to 3' },
+    { between: ['limit.1', 'tank'], label: 'Leg 1, limit 1 to tank' },
+    { between: ['limit.3', 'tank'], label: 'Leg 2, limit 3 to tank' },
+  ],
   dialsLook: ([upper, lower]) =>
     Math.max(upper!, lower!) < 45 ? 'low' : upper! - lower! > 4 ? 'unequal' : 'equal',
   usualOrder,

@@ -41,6 +41,8 @@ export interface ElectricalDeclaration extends Topology {
   readonly conductorWords: Readonly<Record<string, string>>;
   readonly coverWords: Readonly<Record<string, string>>;
   readonly drawing: Drawing;
+  /** Where volts are tried before it counts as dead: across, and each leg to earth or tank. */
+  readonly deadPoints: readonly DeadPoint[];
   /** What a look at the dials would have said, from their settings in the order of the thermostats. */
   readonly dialsLook?: (celsius: readonly number[]) => string;
   /** Checks in the order that practice takes them. */
@@ -52,6 +54,11 @@ export type PredictObservation = (
   state: ReadingState,
   unit: UnitView,
 ) => Prediction;
+
+export interface DeadPoint {
+  readonly between: readonly [string, string];
+  readonly label: string;
+}
 
 export interface ElementPart {
   readonly id: 'upper' | 'lower' | 'only';
