@@ -248,7 +248,15 @@ describe('the demo data', () => {
         listJobs(transaction),
       );
       const stages = listed.map((each) => each.job.standing.stage).sort();
-      expect(stages).toEqual(['call', 'closed', 'diagnose', 'diagnose', 'verdict', 'waiting']);
+      expect(stages).toEqual([
+        'call',
+        'closed',
+        'diagnose',
+        'diagnose',
+        'diagnose',
+        'verdict',
+        'waiting',
+      ]);
       const files = await Promise.all(
         listed.map((each) =>
           asFirm(fresh.database, rows[0]!.id, (transaction) =>

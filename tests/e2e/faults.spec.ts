@@ -193,3 +193,27 @@ test('an empty installation is set up in one page', async ({ page }) => {
     await server.stop();
   }
 });
+
+test('wiring and protection of a unit reach its job file', async ({ page }) => {
+  await page.goto(`${baseUrl()}/call`);
+  await page.getByRole('button', { name: 'No hot water' }).click();
+  await page.getByLabel('Customer', { exact: true }).fill('Supply');
+  await page.getByLabel('Address').fill('5 Test Lane');
+  await page.getByRole('button', { name: '208 V, two legs of three' }).click();
+  await page.getByLabel('Upper watts').fill('4500');
+  await expect(page.getByRole('status')).toContainText('on 208 V');
+  await page.getByText(/^Make, model/).click();
+  await page.getByRole('button', { name: 'both at once' }).click();
+  await page
+    .getByRole('group', { name: 'Guarded by an RCD or GFCI?' })
+    .getByRole('button', { name: 'yes' })
+    .click();
+  await page.getByRole('button', { name: 'Open the job' }).click();
+  await page.waitForURL(/\/jobs\/[0-9a-f-]{36}$/);
+  const job = await sentJob(page, page.url().split('/').at(-1)!);
+  expect(job.unit.plate).toMatchObject({ wiring: 'simultaneous', rated: { volt: 240 } });
+  expect(job.site?.supply).toMatchObject({
+    nominal: { volt: 208 },
+    residualCurrentDevice: true,
+  });
+});

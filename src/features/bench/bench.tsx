@@ -58,7 +58,9 @@ function OpenBench({ initial, first, system }: BenchProps) {
   const family = useFamily();
   const record = useJobRecord(initial);
   const { job, waitingCount, sending } = record;
-  const at = useCheckEntry(family, record, system, first);
+  // What this device has not sent yet the server's answer does not know.
+  const isAsSent = job.entries.length === initial.entries.length;
+  const at = useCheckEntry(family, record, system, isAsSent ? first : undefined);
   const { answer, check, quantity, preview, steps } = at;
   const [sheet, setSheet] = useState<Sheet>();
   const [touched, setTouched] = useState<string>();

@@ -24,7 +24,8 @@ export function useBenchAnswer(
 ): Answered {
   const [state, setState] = useState<{ job: JobFile; chosen?: string; answer: BenchAnswer }>();
   const [failure, setFailure] = useState<string>();
-  const hasAnswered = useRef(first !== undefined);
+  const hasAnswered = useRef(false);
+  const hasFirst = first !== undefined;
   useEffect(() => {
     if (!isReady) return;
     let isGone = false;
@@ -35,7 +36,7 @@ export function useBenchAnswer(
       setState({ job, chosen, answer });
     };
     const work = async () => {
-      if (!hasAnswered.current) take(await service.diagnoseQuickly(job, chosen));
+      if (!hasFirst && !hasAnswered.current) take(await service.diagnoseQuickly(job, chosen));
       take(await service.diagnose(job, chosen));
     };
     work().catch((error: unknown) => {
@@ -44,7 +45,7 @@ export function useBenchAnswer(
     return () => {
       isGone = true;
     };
-  }, [job, isReady, chosen]);
+  }, [job, isReady, chosen, hasFirst]);
   const isFresh = state !== undefined && state.job === job && state.chosen === chosen;
   return { answer: state?.answer ?? first, isFresh, failure };
 }

@@ -19,12 +19,23 @@ export interface CallDraft {
   readonly serial: string;
   readonly installed: string;
   readonly supply: string;
+  /** Wiring and protection, where somebody said. */
+  readonly wiring?: string;
+  readonly residualCurrentDevice?: string;
 }
 
 /** Fields that hold plain text. */
 export type TextKey = Exclude<
   keyof CallDraft,
-  'family' | 'kind' | 'answers' | 'knownUnitId' | 'supply' | 'words' | 'watts'
+  | 'family'
+  | 'kind'
+  | 'answers'
+  | 'knownUnitId'
+  | 'supply'
+  | 'words'
+  | 'watts'
+  | 'wiring'
+  | 'residualCurrentDevice'
 >;
 
 const firstFamily = families[0]!;
@@ -132,6 +143,9 @@ export function callOf(
       serial,
       installed,
       supply: supplyOf(family, draft).id,
+      ...(draft.residualCurrentDevice === undefined
+        ? {}
+        : { residualCurrentDevice: draft.residualCurrentDevice === 'yes' }),
       plate: {
         rated: { volt: numberOf(voltText(family, draft), 'voltage-ac', system) },
         elements: Object.fromEntries(
@@ -141,6 +155,9 @@ export function callOf(
           ]),
         ),
         ...(litre === undefined ? {} : { volume: { litre } }),
+        ...(draft.wiring === undefined || family.elements.length < 2
+          ? {}
+          : { wiring: draft.wiring }),
       },
     },
   };

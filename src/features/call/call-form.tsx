@@ -275,7 +275,7 @@ function NewUnitFields({
         </div>
         <details className="mt-1">
           <summary className="link min-h-11 cursor-pointer py-2.5">
-            Make, model, serial, volume, age
+            Make, model, serial, volume, age, wiring
           </summary>
           <div className="grid grid-cols-2 gap-x-2">
             {input('make', 'Make', { optional: true })}
@@ -287,6 +287,26 @@ function NewUnitFields({
             })}
             {input('installed', 'Installed (year or date)', { optional: true })}
           </div>
+          {family.elements.length > 1 && (
+            <ChoiceRow
+              label="Both elements at once?"
+              options={[
+                { value: 'non-simultaneous', label: 'one at a time' },
+                { value: 'simultaneous', label: 'both at once' },
+              ]}
+              chosen={draft.wiring}
+              onChoose={(wiring) => set({ wiring })}
+            />
+          )}
+          <ChoiceRow
+            label="Guarded by an RCD or GFCI?"
+            options={[
+              { value: 'yes', label: 'yes' },
+              { value: 'no', label: 'no' },
+            ]}
+            chosen={draft.residualCurrentDevice}
+            onChoose={(residualCurrentDevice) => set({ residualCurrentDevice })}
+          />
         </details>
       </fieldset>
     </>

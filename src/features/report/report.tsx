@@ -446,8 +446,8 @@ function Cautions({ state }: { state: JobState }) {
         <li className="flex items-center gap-3">
           <ElectricitySign />
           <span>
-            <strong className="font-semibold">Live parts behind the covers.</strong> Breaker off
-            and proved dead before they come off.
+            <strong className="font-semibold">Live parts behind the covers.</strong> Breaker off and
+            proved dead before they come off.
             {state.lifted.length > 0 && ' Wires are lifted: leave the breaker off.'}
           </span>
         </li>
