@@ -20,8 +20,8 @@ export function ReportPicture({
   const { verdict } = open.state;
   const picture = pictureOf(open, { power: 'off', good: true, lifted: [] });
   return (
-    <figure className="flex break-inside-avoid items-center gap-4 border-b border-hair py-3">
-      <div className="w-[300px] shrink-0">
+    <figure className="flex break-inside-avoid items-center gap-4 border-b border-hair py-3 print:py-1">
+      <div className="w-[300px] shrink-0 print:w-[170px]">
         <WiringPicture
           plan={family}
           picture={{ ...picture, suspected: [] }}
