@@ -97,10 +97,14 @@ function refuseProblems(job: JobFile, fresh: readonly Entry[], earlierCount: num
     }));
   const liveWork = job.constraints?.liveWork ?? true;
   fresh.forEach((each, index) => {
-    if (each.kind !== 'reading' || !family.isCheckId(each.check)) return;
-    if (family.checks[each.check]!.caution === 'live' && !liveWork) {
+    if (each.kind !== 'reading' || liveWork) return;
+    // A reading on any two terminals is live where it is no ohms.
+    const isLive = family.isCheckId(each.check)
+      ? family.checks[each.check]!.caution === 'live'
+      : each.quantity === 'voltage-ac' || each.quantity === 'current-ac';
+    if (isLive) {
       problems.push({
-        pointer: `/entries/${index}/check`,
+        pointer: `/entries/${index}/${each.check === undefined ? 'quantity' : 'check'}`,
         message: 'This is a live reading, and this technician has no permission for live work.',
       });
     }
