@@ -1,25 +1,25 @@
-import type { CompiledFamily } from './compile';
+import type { CompiledFamily, RowClasses } from './compile';
 import { rightDensity, wrongDensity } from './meter';
 import type { Evidence, Observable } from './model';
 
-/** The state of knowledge after some evidence: a probability for every row, and what each entry contributed. */
+/** The state of knowledge after some evidence, and what each entry contributed. */
 export interface Belief {
-  readonly probabilities: Float64Array;
-  /** Probability of each hypothesis, summed over the shared unknowns. */
+  /** Probability of each hypothesis, whatever the shared unknowns are. */
   readonly byHypothesis: Float64Array;
+  /** Share of each row in its hypothesis: what is known of the shared unknowns if that hypothesis is true. */
+  readonly shareOfRow: Float64Array;
   /** Hypotheses that still matter; each of the others weighs less than one in ten million. */
   readonly active: readonly number[];
   readonly contributions: readonly Contribution[];
 }
 
 /** One or more entries that say the same thing about the same observable, weighed once. */
-export interface Contribution {
+export interface Contribution extends RowClasses {
   readonly entryIds: readonly string[];
   readonly checkId: string;
   readonly observableKey: string;
   /** Likelihood of the result in every outcome class, with the chance of a wrong reading in it. */
   readonly likelihoodOfClass: Float64Array;
-  readonly classOfRow: Uint16Array;
   /** The part of the likelihood that comes from the reading being wrong. */
   readonly wrongPart: number;
   /** How many repairs had been done when it was taken. */
@@ -40,15 +40,17 @@ export function updateBelief<O extends Observable>(
   const groups = groupRepeats(family, evidence);
   const started = continued(family, groups);
   const contributions = [...started.belief.contributions];
-  const probabilities = started.belief.probabilities.slice();
   const byHypothesis = started.belief.byHypothesis.slice();
-  let scale = 1;
+  let { shareOfRow } = started.belief;
   for (const group of groups.slice(started.groupCount)) {
     const contribution = weigh(family, group);
-    scale = multiplyIn(family.rowStart, probabilities, byHypothesis, contribution, scale);
+    // A look tells nothing of the shared unknowns: their shares are copied only where something does.
+    const isShared = shareOfRow === started.belief.shareOfRow;
+    if (isShared && contribution.isFlat.includes(0)) shareOfRow = shareOfRow.slice();
+    multiplyIn(family.rowStart, byHypothesis, shareOfRow, contribution);
     contributions.push(contribution);
   }
-  const belief = settled(family.rowStart, probabilities, byHypothesis, contributions, scale);
+  const belief = { byHypothesis, shareOfRow, active: activeOf(byHypothesis), contributions };
   lastBeliefs.set(family, { groups, belief });
   return belief;
 }
@@ -72,8 +74,8 @@ function continued<O extends Observable>(
     last.groups.every((group, k) => sameGroup(group, groups[k]!));
   if (isPrefix) return { belief: last.belief, groupCount: last.groups.length };
   const none: Belief = {
-    probabilities: family.prior,
-    byHypothesis: sumsOf(family.rowStart, family.prior),
+    byHypothesis: family.prior,
+    shareOfRow: family.priorShare,
     active: [],
     contributions: [],
   };
@@ -104,62 +106,49 @@ function sameResult(one: Evidence['result'], other: Evidence['result']): boolean
 }
 
 /**
- * Multiplies by the likelihoods and keeps the sum of each hypothesis; `scale` brings the sum before back to 1, so that
- * nothing runs down to zero. What has died out is not touched any more. Gives the scale for the next time.
+ * Multiplies by the likelihoods, and brings the sum back to 1. Where the class does not depend on the shared unknowns it
+ * says nothing of them, and one product serves the whole hypothesis. What has died out is not touched any more.
  */
 function multiplyIn(
   rowStart: Uint32Array,
-  probabilities: Float64Array,
   byHypothesis: Float64Array,
-  { likelihoodOfClass, classOfRow }: Contribution,
-  scale: number,
-): number {
-  const scaled = likelihoodOfClass.map((each) => each * scale);
+  shareOfRow: Float64Array,
+  { likelihoodOfClass, classOfRow, isFlat }: Contribution,
+): void {
   let total = 0;
   for (let h = 0; h < byHypothesis.length; h++) {
-    if (byHypothesis[h]! < diedOut) continue;
-    let sum = 0;
-    for (let row = rowStart[h]!; row < rowStart[h + 1]!; row++) {
-      const probability = probabilities[row]! * scaled[classOfRow[row]!]!;
-      probabilities[row] = probability;
-      sum += probability;
+    const before = byHypothesis[h]!;
+    if (before < diedOut) continue;
+    const start = rowStart[h]!;
+    let likelihood = 0;
+    if (isFlat[h] === 1) likelihood = likelihoodOfClass[classOfRow[start]!]!;
+    else {
+      const end = rowStart[h + 1]!;
+      for (let row = start; row < end; row++) {
+        const share = shareOfRow[row]! * likelihoodOfClass[classOfRow[row]!]!;
+        shareOfRow[row] = share;
+        likelihood += share;
+      }
+      const toOne = 1 / likelihood;
+      for (let row = start; row < end; row++) shareOfRow[row]! *= toOne;
     }
-    byHypothesis[h] = sum;
-    total += sum;
+    const after = before * likelihood;
+    byHypothesis[h] = after;
+    total += after;
   }
-  return 1 / total;
+  const toOne = 1 / total;
+  for (let h = 0; h < byHypothesis.length; h++) {
+    if (byHypothesis[h]! >= diedOut * total) byHypothesis[h]! *= toOne;
+  }
 }
 
 /** A hypothesis that weighs less is left as it is: all of them together change no probability by a billionth. */
 const diedOut = 1e-13;
 
-function sumsOf(rowStart: Uint32Array, probabilities: Float64Array): Float64Array {
-  const sums = new Float64Array(rowStart.length - 1);
-  for (let h = 0; h < sums.length; h++) {
-    let sum = 0;
-    for (let row = rowStart[h]!; row < rowStart[h + 1]!; row++) sum += probabilities[row]!;
-    sums[h] = sum;
-  }
-  return sums;
-}
-
-function settled(
-  rowStart: Uint32Array,
-  probabilities: Float64Array,
-  byHypothesis: Float64Array,
-  contributions: readonly Contribution[],
-  scale: number,
-): Belief {
+function activeOf(byHypothesis: Float64Array): number[] {
   const active: number[] = [];
-  for (let h = 0; h < byHypothesis.length; h++) {
-    if (byHypothesis[h]! < diedOut) continue;
-    if (scale !== 1) {
-      for (let row = rowStart[h]!; row < rowStart[h + 1]!; row++) probabilities[row]! *= scale;
-      byHypothesis[h]! *= scale;
-    }
-    if (byHypothesis[h]! > leastActive) active.push(h);
-  }
-  return { probabilities, byHypothesis, active, contributions };
+  for (let h = 0; h < byHypothesis.length; h++) if (byHypothesis[h]! > leastActive) active.push(h);
+  return active;
 }
 
 /** A hypothesis that weighs less is no longer looked at when readings are explained and checks planned. */
@@ -221,9 +210,8 @@ function weigh<O extends Observable>(
   { members, rivals }: RepeatGroup<O>,
 ): Contribution {
   const first = members[0]!;
-  const table = family.table(first.observable);
-  table.ensureAll();
-  const { classes, classOfRow } = table;
+  const { classOfRow, isFlat } = family.classesAfter(first.observable, first.repairsBefore);
+  const { classes } = family.table(first.observable);
   // A slip that repeats is rarer than a slip, but not independent of it: meters and habits stay the same.
   const errorRate = first.errorRate * (members.length > 1 ? 0.2 : 1);
   const result =
@@ -236,13 +224,13 @@ function weigh<O extends Observable>(
     const right = (1 - errorRate) * rightDensity(result, classes[c]!);
     likelihoodOfClass[c] = Math.max(leastLikelihood, right + wrongPart);
   }
-  const rowsAfter = family.rowsAfter(first.repairsBefore);
   return {
     entryIds: members.map((each) => each.entryId),
     checkId: first.checkId,
     observableKey: first.observable.key,
     likelihoodOfClass,
-    classOfRow: rowsAfter ? Uint16Array.from(rowsAfter, (after) => classOfRow[after]!) : classOfRow,
+    classOfRow,
+    isFlat,
     wrongPart,
     repairsBefore: first.repairsBefore.length,
     rivals,
@@ -283,15 +271,25 @@ export function beliefAfterRepairs(
 ): Belief {
   const rowsAfter = family.rowsAfter(repairs);
   if (!rowsAfter) return belief;
-  const probabilities = new Float64Array(belief.probabilities.length);
-  for (let row = 0; row < probabilities.length; row++) {
-    probabilities[rowsAfter[row]!]! += belief.probabilities[row]!;
+  const { rowStart } = family;
+  const byHypothesis = new Float64Array(belief.byHypothesis.length);
+  const shareOfRow = new Float64Array(belief.shareOfRow.length);
+  for (let h = 0; h < byHypothesis.length; h++) {
+    for (let row = rowStart[h]!; row < rowStart[h + 1]!; row++) {
+      shareOfRow[rowsAfter[row]!]! += belief.byHypothesis[h]! * belief.shareOfRow[row]!;
+    }
   }
-  return settled(
-    family.rowStart,
-    probabilities,
-    sumsOf(family.rowStart, probabilities),
-    belief.contributions,
-    1,
-  );
+  for (let h = 0; h < byHypothesis.length; h++) {
+    const [start, end] = [rowStart[h]!, rowStart[h + 1]!];
+    let sum = 0;
+    for (let row = start; row < end; row++) sum += shareOfRow[row]!;
+    byHypothesis[h] = sum;
+    if (sum > 0) for (let row = start; row < end; row++) shareOfRow[row]! /= sum;
+  }
+  return {
+    byHypothesis,
+    shareOfRow,
+    active: activeOf(byHypothesis),
+    contributions: belief.contributions,
+  };
 }

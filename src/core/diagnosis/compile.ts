@@ -11,8 +11,10 @@ export interface CompiledFamily<O extends Observable = Observable> {
   readonly rowCount: number;
   /** First row of each hypothesis, and one past the last at the end. */
   readonly rowStart: Uint32Array;
-  /** Prior of each row; they sum to 1. */
+  /** Prior of each hypothesis; they sum to 1. */
   readonly prior: Float64Array;
+  /** Prior share of each row in its hypothesis; they sum to 1 in every hypothesis. */
+  readonly priorShare: Float64Array;
   /** All repairs in a fixed order. */
   readonly repairs: readonly string[];
   /** Sets of repairs that end a hypothesis, each sorted, in a fixed order; and the set of each hypothesis. */
@@ -21,14 +23,20 @@ export interface CompiledFamily<O extends Observable = Observable> {
   table(observable: O): ObservableTable;
   /** For each row, the row that stands after the repairs. */
   rowsAfter(repairs: readonly string[]): Uint32Array | undefined;
+  /** Classes of all rows for a result that was taken after the repairs. */
+  classesAfter(observable: O, repairs: readonly string[]): RowClasses;
 }
 
-/** Filled as hypotheses are asked about: those that no longer matter are never predicted. */
-export interface ObservableTable {
-  readonly classes: readonly OutcomeClass[];
+/** The outcome class that each row predicts. */
+export interface RowClasses {
   readonly classOfRow: Uint16Array;
   /** For each hypothesis, 1 where its class does not depend on the shared unknowns: most do not, and cost no loop. */
   readonly isFlat: Uint8Array;
+}
+
+/** Filled as hypotheses are asked about: those that no longer matter are never predicted. */
+export interface ObservableTable extends RowClasses {
+  readonly classes: readonly OutcomeClass[];
   ensure(hypothesis: number): void;
   ensureThese(hypotheses: readonly number[]): void;
   ensureAll(): void;
@@ -48,18 +56,20 @@ export function compileFamily<O extends Observable>(model: FamilyModel<O>): Comp
   });
   const rowCount = rowStart[hypotheses.length]!;
   const isCoarse = Uint8Array.from(hypotheses, ({ grid }) => (grid === 'coarse' ? 1 : 0));
-  const prior = new Float64Array(rowCount);
   const totalWeight = hypotheses.reduce((sum, each) => sum + each.weight, 0);
-  hypotheses.forEach(({ weight, grid }, h) =>
+  const priorShare = new Float64Array(rowCount);
+  hypotheses.forEach(({ grid }, h) => {
+    const total = grids[grid].points.reduce((sum, { share }) => sum + share, 0);
     grids[grid].points.forEach(({ share }, offset) => {
-      prior[rowStart[h]! + offset] = (weight / totalWeight) * share;
-    }),
-  );
+      priorShare[rowStart[h]! + offset] = share / total;
+    });
+  });
   const keys = hypotheses.map(({ repairs }) => [...repairs].sort().join(' '));
   const setKeys = [...new Set(keys)].sort();
 
   const tables = new Map<string, ObservableTable>();
   const rowMaps = new Map<string, Uint32Array>();
+  const classMaps = new Map<string, RowClasses>();
   const nearest = {
     fine: nearestPoints(grids.fine, grids.fine),
     coarse: nearestPoints(grids.coarse, grids.fine),
@@ -68,7 +78,8 @@ export function compileFamily<O extends Observable>(model: FamilyModel<O>): Comp
     model,
     rowCount,
     rowStart,
-    prior,
+    prior: Float64Array.from(hypotheses, ({ weight }) => weight / totalWeight),
+    priorShare,
     repairs: [...new Set(hypotheses.flatMap((each) => each.repairs))].sort(),
     repairSets: setKeys.map((key) => key.split(' ')),
     setOfHypothesis: Uint16Array.from(keys, (key) => setKeys.indexOf(key)),
@@ -98,7 +109,33 @@ export function compileFamily<O extends Observable>(model: FamilyModel<O>): Comp
       }
       return found;
     },
+    classesAfter(observable, done) {
+      const table = this.table(observable);
+      table.ensureAll();
+      const rows = this.rowsAfter(done);
+      if (!rows) return table;
+      const key = [observable.key, ...new Set(done)].sort().join(' ');
+      let found = classMaps.get(key);
+      if (!found) {
+        found = classesAt(rows, rowStart, table);
+        classMaps.set(key, found);
+      }
+      return found;
+    },
   };
+}
+
+function classesAt(
+  rows: Uint32Array,
+  rowStart: Uint32Array,
+  { classOfRow }: ObservableTable,
+): RowClasses {
+  const moved = Uint16Array.from(rows, (row) => classOfRow[row]!);
+  const isFlat = Uint8Array.from({ length: rowStart.length - 1 }, (_, h) => {
+    const own = moved.subarray(rowStart[h]!, rowStart[h + 1]!);
+    return own.every((each) => each === own[0]) ? 1 : 0;
+  });
+  return { classOfRow: moved, isFlat };
 }
 
 function openTable<O extends Observable>(

@@ -81,7 +81,7 @@ function firstRepairs(family: CompiledFamily<never>, belief: Belief): Uint8Array
 function weightsByRepair(
   { repairs, rowStart, setOfHypothesis }: CompiledFamily<never>,
   belief: Belief,
-  { likelihoodOfClass, classOfRow }: Contribution,
+  { likelihoodOfClass, classOfRow, isFlat }: Contribution,
   firstOfSet: Uint8Array,
 ): Float64Array {
   const count = repairs.length;
@@ -89,9 +89,14 @@ function weightsByRepair(
   const without = new Float64Array(count);
   for (let h = 0; h < setOfHypothesis.length; h++) {
     const repair = firstOfSet[setOfHypothesis[h]!]!;
-    withEntry[repair]! += belief.byHypothesis[h]!;
+    const own = belief.byHypothesis[h]!;
+    withEntry[repair]! += own;
+    if (isFlat[h] === 1) {
+      without[repair]! += own / likelihoodOfClass[classOfRow[rowStart[h]!]!]!;
+      continue;
+    }
     for (let row = rowStart[h]!; row < rowStart[h + 1]!; row++) {
-      without[repair]! += belief.probabilities[row]! / likelihoodOfClass[classOfRow[row]!]!;
+      without[repair]! += (own * belief.shareOfRow[row]!) / likelihoodOfClass[classOfRow[row]!]!;
     }
   }
   const allWith = sum(withEntry);
@@ -125,7 +130,7 @@ export interface Consistency {
 
 /** How well the readings fit one unit, and which of them does not. */
 export function judgeConsistency(family: CompiledFamily<never>, belief: Belief): Consistency {
-  const { probabilities, byHypothesis, active, contributions } = belief;
+  const { byHypothesis, shareOfRow, active, contributions } = belief;
   const { rowStart } = family;
   const wrongOfClass = contributions.map(({ likelihoodOfClass, wrongPart }) =>
     likelihoodOfClass.map((likelihood) => Math.min(1, wrongPart / likelihood)),
@@ -135,7 +140,7 @@ export function judgeConsistency(family: CompiledFamily<never>, belief: Belief):
   for (const h of active) {
     if (byHypothesis[h]! < 1e-5) continue;
     for (let row = rowStart[h]!; row < rowStart[h + 1]!; row++) {
-      const probability = probabilities[row]!;
+      const probability = byHypothesis[h]! * shareOfRow[row]!;
       if (probability < 1e-6) continue;
       let right = 1;
       for (let c = 0; c < contributions.length; c++) {
@@ -210,7 +215,8 @@ function classMassesByRepair(
   for (const h of matters) {
     const repair = firstOfSet[setOfHypothesis[h]!]!;
     for (let row = rowStart[h]!; row < rowStart[h + 1]!; row++) {
-      masses[table.classOfRow[row]! * repairs.length + repair]! += belief.probabilities[row]!;
+      masses[table.classOfRow[row]! * repairs.length + repair]! +=
+        belief.byHypothesis[h]! * belief.shareOfRow[row]!;
     }
   }
   return masses;

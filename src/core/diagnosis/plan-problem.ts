@@ -111,13 +111,13 @@ interface CheckOutcomes {
 /** For each hypothesis, its row at the likeliest values of the shared unknowns. */
 function likeliestRows(
   { rowStart }: CompiledFamily<never>,
-  { probabilities }: Belief,
+  { shareOfRow }: Belief,
   hypotheses: readonly number[],
 ): Uint32Array {
   return Uint32Array.from(hypotheses, (h) => {
     let best = rowStart[h]!;
     for (let row = best + 1; row < rowStart[h + 1]!; row++) {
-      if (probabilities[row]! > probabilities[best]!) best = row;
+      if (shareOfRow[row]! > shareOfRow[best]!) best = row;
     }
     return best;
   });
