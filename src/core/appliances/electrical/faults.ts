@@ -56,20 +56,36 @@ const leak = (
   spread: { [`${part}.leak`]: spread },
 });
 
+const ends = ['a', 'b'] as const;
+
+/** Open, and the stump at one end leaks. */
+const burst = (
+  part: string,
+  end: 'a' | 'b',
+  share: number,
+  ohm: number,
+  spread: number,
+): FaultVariant => ({
+  share,
+  changes: {
+    ...leakAt(part, end === 'a' ? 0.1 : 0.9, ohm),
+    [`${part}.${end === 'a' ? 'b' : 'a'}-half`]: 'open',
+  },
+  spread: { [`${part}.leak`]: spread },
+});
+
 /** The ways an element fails: open, burst (open and leaking at one end), earthed, leaky when wet, too high. */
 export function elementFaults(part: string): FaultMode[] {
   return [
     fault(`${part}.open`, { [`${part}.b-half`]: 'open' }),
     {
       id: `${part}.burst`,
-      variants: (['a', 'b'] as const).map((end) => ({
-        share: 0.5,
-        changes: {
-          ...leakAt(part, end === 'a' ? 0.1 : 0.9, 20),
-          [`${part}.${end === 'a' ? 'b' : 'a'}-half`]: 'open' as const,
-        },
-        spread: { [`${part}.leak`]: 0.9 },
-      })),
+      // Two levels here too: what is left of the wire heats through the lower one although the thermostats are satisfied.
+      variants: ends.flatMap((end) => [
+        burst(part, end, 0.1, 6, 0.4),
+        burst(part, end, 0.4, 25, 0.7),
+      ]),
+      beside: ends.map((end) => burst(part, end, 0.5, 20, 0.9)),
     },
     {
       id: `${part}.earthed`,
