@@ -52,6 +52,8 @@ const oneAt200 = oneElement(200);
 
 export const at90 = twoElement(studyParameters(90));
 export const at200 = twoElement(studyParameters(200));
+/** The price at which Ohmmeter is about as often right as rules with thresholds: to compare minutes like with like. */
+const at30 = twoElement(studyParameters(30));
 /** The product's own weights, minutes and prices. */
 const withOwnParameters = twoElement(electricStorageTwoElement.parameters);
 
@@ -160,6 +162,7 @@ export const parts: readonly Part[] = [
     followsUp: true,
   }),
   part('engine-200', 'Ohmmeter, a wrong verdict costs 200 min', 600, () => at200, engine),
+  part('engine-30', 'Ohmmeter, a wrong verdict costs 30 min', 200, () => at30, engine),
   part(
     'greedy',
     'one step ahead only, 90 min',

@@ -101,6 +101,10 @@ function saving(list: readonly UnitOutcome[], rival: readonly UnitOutcome[]): nu
   return sumMinutes(list).mean / sumMinutes(rival).mean - 1;
 }
 
+/** Minutes with the price of each wrong verdict. */
+const costOf = (list: readonly UnitOutcome[]) =>
+  sumMinutes(list).mean + 90 * (1 - rightOf(list).share);
+
 function figures(
   { outcomes, contradictions, reduced, speed }: Measured,
   main: readonly UnitOutcome[],
@@ -123,6 +127,8 @@ function figures(
   const p95 = quantileOf(speed.recommendations, 0.95);
   const updateMs = meanOf(speed.updates).mean;
   const rules = saving(main, outcomes.rules!);
+  const cheap = outcomes['engine-30']!;
+  const likeForLike = saving(cheap, outcomes.rules!);
   const skipping = saving(main, outcomes['skipping-order']!);
   const named = shareOf(contradictions.named, contradictions.contradicted);
   const alarms = shareOf(contradictions.falseAlarms, contradictions.clean);
@@ -156,6 +162,20 @@ function figures(
       '−50 %',
       signed(rules),
       verdict(rules <= -0.43, rules <= -0.5),
+    ],
+    [
+      'the same, where Ohmmeter is about as often right as they are (price 30 min)',
+      '',
+      '',
+      `${signed(likeForLike)}, right ${rightOf(cheap).share.toFixed(3)} / ${rightOf(outcomes.rules!).share.toFixed(3)}`,
+      '',
+    ],
+    [
+      'the same, with 90 min for each wrong verdict counted in',
+      '',
+      '',
+      signed(costOf(main) / costOf(outcomes.rules!) - 1),
+      '',
     ],
     [
       'minutes against the best fixed order that skips',
@@ -304,7 +324,7 @@ function shortfalls(
   const rival = sumMinutes(rules).mean;
   if (own / rival - 1 > -0.43) {
     found.push(
-      `- Rules with thresholds: the rival built here is right as often as the study's (${rightOf(rules).share.toFixed(3)} against 0.761) but quicker, ${rival.toFixed(1)} min against 27.5: it reads both paths from behind the upper cover and stops at the first bad part. Against the study's own 27.5 min the saving is ${signed(own / 27.5 - 1)}; against this one it is ${signed(own / rival - 1)}, for ${((rightOf(main).share - rightOf(rules).share) * 100).toFixed(0)} more right in a hundred.`,
+      `- Rules with thresholds: the rival built here is right as often as the study's (${rightOf(rules).share.toFixed(3)} against 0.761) but quicker, ${rival.toFixed(1)} min against 27.5: it reads both paths from behind the upper cover and stops at the first bad part. Against the study's own 27.5 min the saving is ${signed(own / 27.5 - 1)}; against this one it is ${signed(own / rival - 1)}, for ${((rightOf(main).share - rightOf(rules).share) * 100).toFixed(0)} more right in a hundred. The two rows under it compare like with like: the same accuracy, and the price of being wrong counted in.`,
     );
   }
   const follow = main.flatMap((each) => each.followUp ?? []);
