@@ -198,15 +198,37 @@ describe('one firm', () => {
 });
 
 describe('live work', () => {
-  it('is refused to a technician without the permission', async () => {
+  it.each<[string, () => unknown]>([
+    ['a live check', () => ({ check: 'supply-volts', value: { volt: 240 } })],
+    [
+      'volts on any two terminals',
+      () => ({ between: ['limit.1', 'limit.3'], quantity: 'voltage-ac', value: { volt: 240 } }),
+    ],
+    [
+      'a clamp on any wire',
+      () => ({ around: 'w-upper-a', quantity: 'current-ac', value: { ampere: 18 } }),
+    ],
+  ])('is refused to a technician without the permission: %s', async (_, read) => {
     const job = await openJob(otherFirm);
-    await expect(
-      record(
-        [{ ...stamp(), kind: 'reading', check: 'supply-volts', value: { volt: 240 } }],
-        otherFirm,
-        job,
-      ),
-    ).rejects.toThrow(/no permission for live work/);
+    const sent = [{ ...stamp(), kind: 'reading', ...(read() as object) }];
+    await expect(record(sent, otherFirm, job)).rejects.toThrow(/no permission for live work/);
+    expect((await stored(otherFirm, job)).entries).toEqual([]);
+    const permitted = await openJob(firm);
+    await record([{ ...sent[0], ...stamp() }], firm, permitted);
+    expect((await stored(firm, permitted)).entries).toHaveLength(1);
+  });
+
+  it('leaves ohms on any two terminals to everybody', async () => {
+    const job = await openJob(otherFirm);
+    const ohms = {
+      ...stamp(),
+      kind: 'reading',
+      between: ['limit.1', 'limit.3'],
+      quantity: 'resistance',
+      value: { ohm: 12.8 },
+    };
+    await record([ohms], otherFirm, job);
+    expect((await stored(otherFirm, job)).entries).toHaveLength(1);
   });
 });
 

@@ -1,6 +1,7 @@
 import { expect, test } from '@playwright/test';
 import {
   andEntered,
+  baseUrl,
   currentCheck,
   doSteps,
   isPhone,
@@ -133,6 +134,52 @@ test('an entry is corrected in two taps, and the old value stays, struck', async
   const logbook = page.getByRole('button', { name: /^Logbook/ });
   if (isPhone(page) && (await logbook.count()) > 0) await logbook.click();
   await expect(page.locator('s').filter({ hasText: 'OL', visible: true }).first()).toBeVisible();
+});
+
+test('leads, load and beep threshold are kept beside the result', async ({ page }) => {
+  const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Leads' });
+  const set = async (shown: RegExp, chosen: string) => {
+    await page.getByRole('button', { name: shown }).filter({ visible: true }).click();
+    await page.getByRole('dialog').getByRole('button', { name: chosen, exact: true }).click();
+    await expect(page.getByRole('dialog')).toHaveCount(0);
+  };
+  await chooseCheck(page, 'Supply, limit 1 to 3');
+  await doSteps(page);
+  await set(/^taken as wired/, 'no load, wires off');
+  await pressKeys(page, '238');
+  await andEntered(page, () => page.getByRole('button', { name: /^Enter/ }).click());
+  await chooseCheck(page, 'Upper element, screw to screw');
+  await doSteps(page);
+  await set(/^leads/, '0.5 Ω');
+  await pressKeys(page, '13.2');
+  await andEntered(page, () => page.getByRole('button', { name: /^Enter/ }).click());
+  await chooseCheck(page, 'Lower element, beep');
+  await doSteps(page);
+  await set(/^beeps below/, '20 Ω');
+  await andEntered(page, () => page.getByRole('button', { name: 'It beeps', exact: true }).click());
+  const { entries } = await sentJob(page, jobId);
+  const results = entries.filter((each) => each.kind === 'reading' || each.kind === 'observation');
+  expect(results).toMatchObject([
+    { check: 'supply-volts', value: { volt: 238 }, state: { load: 'open-circuit' } },
+    { check: 'upper-element-ohms', value: { ohm: 13.2 }, leads: { ohm: 0.5 } },
+    { check: 'lower-element-beep', value: 'beeps', threshold: { ohm: 20 } },
+  ]);
+  await page.goto(`${baseUrl()}/jobs/${jobId}/report`);
+  await expect(page.getByRole('row', { name: /no load/ })).toBeVisible();
+  await expect(page.getByRole('row', { name: /leads 0\.5 Ω/ })).toBeVisible();
+  await expect(page.getByRole('row', { name: /beeps below 20 Ω/ })).toBeVisible();
+});
+
+test('what is typed can be read above the keypad, however many steps a check has', async ({
+  page,
+}) => {
+  await openJob(page, { kind: 'no-hot-water', customer: 'Long steps' });
+  await chooseCheck(page, 'Lower element, screw to screw');
+  await pressKeys(page, '12');
+  const typed = await page.getByLabel('typed reading').boundingBox();
+  const keypad = await page.getByRole('button', { name: '7', exact: true }).boundingBox();
+  expect(typed!.y).toBeGreaterThan(0);
+  if (isPhone(page)) expect(typed!.y + typed!.height).toBeLessThanOrEqual(keypad!.y);
 });
 
 async function chooseCheck(page: import('@playwright/test').Page, label: string) {

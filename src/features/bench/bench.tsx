@@ -18,6 +18,7 @@ import { CorrectDialog } from './correct-dialog';
 import { LimitsDialog } from './limits-dialog';
 import { Logbook } from './logbook';
 import { earlierNeedle, entryOfStep } from './new-entries';
+import { HowTaken } from './how-taken';
 import { ObservationAnswers } from './observation-answers';
 import { OtherCheckDialog } from './other-check-dialog';
 import { PhoneNav } from './phone-nav';
@@ -119,6 +120,15 @@ function OpenBench({ initial, first, system }: BenchProps) {
     setTouched(undefined);
     setSheet('picture');
   };
+  const howTaken = at.aspect && (
+    <HowTaken
+      aspect={at.aspect}
+      meter={at.meter}
+      load={at.load}
+      onMeter={at.setMeter}
+      onLoad={at.setLoad}
+    />
+  );
   const phoneNav = (
     <PhoneNav
       jobId={job.job.id}
@@ -206,7 +216,7 @@ function OpenBench({ initial, first, system }: BenchProps) {
             </div>
           )}
           {check !== undefined && (
-            <div className="sticky bottom-0 order-4 mt-auto border-t border-edge bg-sheet lg:static lg:order-none">
+            <div className="sticky bottom-0 z-10 order-4 mt-auto border-t border-edge bg-sheet lg:static lg:order-none">
               {suspectLine}
               {at.problem && (
                 <p role="alert" className="border-b border-edge px-4 py-2 font-medium">
@@ -214,7 +224,7 @@ function OpenBench({ initial, first, system }: BenchProps) {
                 </p>
               )}
               {quantity ? (
-                <div className="h-[224px] lg:h-[min(320px,42dvh)]">
+                <div className="h-[224px] lg:h-[min(320px,35dvh)]">
                   <Keypad
                     text={at.text}
                     onChange={at.change}
@@ -226,6 +236,7 @@ function OpenBench({ initial, first, system }: BenchProps) {
               ) : (
                 <ObservationAnswers
                   check={check}
+                  howTaken={howTaken}
                   disabledReason={at.refusal}
                   onAnswer={(found) => {
                     if (at.enter({ kind: 'observation', check, value: found })) {
@@ -267,6 +278,7 @@ function OpenBench({ initial, first, system }: BenchProps) {
                 leadingAfter={leading && { repair: leading[0], probability: leading[1] }}
                 earlier={earlierNeedle(job, check)}
                 system={system}
+                howTaken={howTaken}
                 onChoose={at.change}
               />
             </div>

@@ -5,6 +5,7 @@ import { instrumentKinds } from '@/core/appliances';
 import type { Constraints } from '@/core/job-file';
 import { useFamily } from '@/features/record/family-context';
 import type { JobRecord } from '@/features/record/use-job-record';
+import { Choice } from '@/ui/choice';
 import { Dialog } from '@/ui/dialog';
 
 const instrumentWords: Readonly<Record<string, string>> = {
@@ -80,41 +81,5 @@ export function LimitsDialog({ record, onClose }: { record: JobRecord; onClose()
         </p>
       )}
     </Dialog>
-  );
-}
-
-interface Option {
-  readonly label: string;
-  readonly isChosen: boolean;
-  readonly onChoose: () => void;
-}
-
-function Choice({
-  label,
-  why,
-  options,
-}: {
-  label: string;
-  why: string;
-  options: readonly Option[];
-}) {
-  return (
-    <div role="group" aria-label={label} className="mb-4">
-      <p className="font-semibold">{label}</p>
-      <p className="mb-1 text-small text-ink-2">{why}</p>
-      <div className="flex flex-wrap gap-2">
-        {options.map((each) => (
-          <button
-            key={each.label}
-            type="button"
-            aria-pressed={each.isChosen}
-            className="button flex-1 whitespace-nowrap aria-pressed:border-2 aria-pressed:border-act aria-pressed:bg-act-wash aria-pressed:font-semibold aria-pressed:text-act"
-            onClick={each.onChoose}
-          >
-            {each.label}
-          </button>
-        ))}
-      </div>
-    </div>
   );
 }

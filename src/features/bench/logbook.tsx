@@ -5,7 +5,13 @@ import { familyOfJob } from '@/core/appliances';
 import { goodOf } from '@/core/job-diagnosis';
 import { effectiveEntries, inOrder, walkEntries, type Entry, type JobFile } from '@/core/job-file';
 import type { UnitSystem } from '@/core/quantities';
-import { clockTime, complaintWords, measuredOf, shownParts } from '@/features/record/words';
+import {
+  clockTime,
+  complaintWords,
+  measuredOf,
+  shownParts,
+  takenWords,
+} from '@/features/record/words';
 import { wordsOf } from '@/features/record/family-words';
 import { ReadingRuler } from '@/ui/reading-ruler';
 import { rulerScale } from '@/ui/ruler-scale';
@@ -97,6 +103,7 @@ function LogbookLine({
   const isReading = entry.kind === 'reading' && entry.value !== undefined;
   const shown = isReading ? shownParts(entry.value!, system) : undefined;
   const words = wordsOf(familyOfJob(job));
+  const taken = takenWords(entry, job);
   return (
     <li
       className={`relative shrink-0 ${direction === 'sideways' ? `border-r border-hair ${isReading ? 'w-40' : 'w-36'}` : ''}`}
@@ -110,6 +117,7 @@ function LogbookLine({
         <span className="text-small text-ink-2">{clockTime(entry.at, job.job.timeZone)}</span>
         <span className={`leading-tight font-semibold ${struck ? 'line-clamp-1' : 'line-clamp-2'}`}>
           {words.title(entry)}
+          {taken && <span className="font-normal"> ({taken})</span>}
         </span>
         {struck && (
           <span className="line-clamp-1 text-small text-ink-2">

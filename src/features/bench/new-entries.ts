@@ -1,6 +1,6 @@
 import type { AccessStep, ApplianceFamily } from '@/core/appliances';
 import { valueKeyOf } from '@/core/job-diagnosis';
-import type { Entry, EntryState, JobFile, LiftedEnd, Value } from '@/core/job-file';
+import type { Entry, JobFile, LiftedEnd, Value } from '@/core/job-file';
 import type { ParsedReading } from '@/core/quantities';
 import type { NewEntry } from '@/features/record/use-job-record';
 import { needleOf } from './reading-display';
@@ -18,14 +18,12 @@ export function valueOf(
 }
 
 /** The entry as it would be made, under an id that no entry has. */
-export function trialEntry(check: string, value: Value): Entry {
+export function trialEntry(entry: NewEntry): Entry {
   return {
     id: '00000000-0000-4000-8000-000000000000',
     at: '9999-01-01T00:00:00.000Z',
-    kind: 'reading',
-    check,
-    value,
-  };
+    ...entry,
+  } as Entry;
 }
 
 export function entryOfStep(step: AccessStep): NewEntry {
@@ -57,9 +55,13 @@ export function withState(
       implied.every((each) =>
         lifted.some((other) => other.wire === each.wire && other.end === each.end),
       ));
-  if (same || (entry.kind !== 'reading' && entry.kind !== 'observation')) return entry;
-  const state: EntryState = { lifted: [...lifted] };
-  return { ...entry, state };
+  return same ? entry : withLifted(entry, lifted);
+}
+
+/** The entry with the wires that hung free when it was taken. */
+export function withLifted(entry: NewEntry, lifted: readonly LiftedEnd[]): NewEntry {
+  if (entry.kind !== 'reading' && entry.kind !== 'observation') return entry;
+  return { ...entry, state: { ...entry.state, lifted: [...lifted] } };
 }
 
 /** The earlier result of a check that is taken again. */

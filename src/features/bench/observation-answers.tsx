@@ -1,5 +1,6 @@
 'use client';
 
+import type { ReactNode } from 'react';
 import { useFamily, useWords } from '@/features/record/family-context';
 import { capital } from '@/features/record/words';
 
@@ -8,10 +9,13 @@ export function ObservationAnswers({
   check,
   onAnswer,
   disabledReason,
+  howTaken,
 }: {
   check: string;
   onAnswer(value: string): void;
   disabledReason?: string;
+  /** What belongs to the answer beside itself. */
+  howTaken?: ReactNode;
 }) {
   const family = useFamily();
   const words = useWords();
@@ -28,6 +32,7 @@ export function ObservationAnswers({
           {capital(words.outcome(check, value))}
         </button>
       ))}
+      {howTaken && <div>{howTaken}</div>}
     </div>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { useEffect, useRef, type ReactNode } from 'react';
 import type { ExpectedBand } from '@/core/diagnosis';
 import type { Expectation, GoodReading } from '@/core/job-diagnosis';
 import {
@@ -31,12 +32,20 @@ export interface ReadingDisplayProps {
   };
   readonly earlier?: RulerNeedle;
   readonly system: UnitSystem;
+  /** What belongs to the reading beside its number. */
+  readonly howTaken?: ReactNode;
   onChoose(text: string): void;
 }
 
 /** The reading as it is typed, loud, on its ruler, with what it would mean. */
 export function ReadingDisplay(props: ReadingDisplayProps) {
-  const { expectation, text, parsed, system, earlier } = props;
+  const { expectation, text, parsed, system, earlier, howTaken } = props;
+  const section = useRef<HTMLElement>(null);
+  const isTyping = text !== '';
+  useEffect(() => {
+    // On a phone long steps push it under the keypad.
+    if (isTyping) section.current?.scrollIntoView({ block: 'end' });
+  }, [isTyping]);
   const family = useFamily();
   const words = useWords();
   const quantity = family.check(expectation.check).quantity ?? 'resistance';
@@ -48,7 +57,11 @@ export function ReadingDisplay(props: ReadingDisplayProps) {
   const symbol =
     text === 'OL' ? '' : /k$/i.test(text) ? 'kΩ' : showValue(0, quantity, system).symbol;
   return (
-    <section aria-label="Reading" className="px-4 lg:px-5">
+    <section
+      ref={section}
+      aria-label="Reading"
+      className="scroll-mb-[382px] px-4 lg:scroll-mb-0 lg:px-5"
+    >
       <div className="flex items-end justify-between gap-4">
         <output
           className="flex min-h-[76px] items-baseline text-[72px] leading-[76px] font-semibold text-act lg:min-h-[104px] lg:text-[104px] lg:leading-[104px]"
@@ -64,6 +77,7 @@ export function ReadingDisplay(props: ReadingDisplayProps) {
         <div className="min-w-0 pb-2 text-right lg:pb-3 lg:text-left">
           <p className="text-body lg:text-lead">{goodWords(good, quantity, system)}</p>
           <Meaning {...props} quantity={quantity} />
+          {howTaken}
         </div>
       </div>
       <div className="hidden lg:block">

@@ -1,4 +1,5 @@
 import type { AccessStep } from '@/core/appliances';
+import type { LiftedEnd } from '@/core/job-file';
 import type { FamilyWords } from '@/features/record/family-words';
 import { terminalName } from '@/features/record/words';
 
@@ -21,8 +22,14 @@ export function stepWords(words: FamilyWords, step: AccessStep): string {
         ? 'Open the junction box'
         : `Take the ${words.cover(step.cover)} off`;
     case 'lift-wire':
-      return `Lift the ${words.wire(step.lifted.wire)} off ${terminalName(step.lifted.end)}`;
+      return `Lift the ${wireAt(words, step.lifted, 'off')}`;
     case 'refit-wire':
-      return `Put the ${words.wire(step.lifted.wire)} back on ${terminalName(step.lifted.end)}`;
+      return `Refit the ${wireAt(words, step.lifted, 'on')}`;
   }
+}
+
+/** The wire and its screw; the screw once, where the wire is named after it. */
+function wireAt(words: FamilyWords, { wire, end }: LiftedEnd, at: 'off' | 'on'): string {
+  const [name, screw] = [words.wire(wire), terminalName(end)];
+  return name.endsWith(screw) ? name : `${name} ${at} ${screw}`;
 }

@@ -55,16 +55,7 @@ const previewDelayMilliseconds = 60;
 /** What the suspects would be if the entry were made; asked a moment after the last key. */
 export function usePreview(job: JobFile, entry: Entry | undefined): Preview | undefined {
   const [state, setState] = useState<{ key: string; preview: Preview }>();
-  const key =
-    entry === undefined
-      ? ''
-      : JSON.stringify([
-          entry.kind,
-          'value' in entry && entry.value,
-          'check' in entry && entry.check,
-          'between' in entry && entry.between,
-          job.entries.length,
-        ]);
+  const key = entry === undefined ? '' : JSON.stringify([entry, job.entries.length]);
   const latest = useRef({ job, entry });
   useEffect(() => {
     latest.current = { job, entry };

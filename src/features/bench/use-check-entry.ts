@@ -8,7 +8,9 @@ import type { JobFile } from '@/core/job-file';
 import { parseReading, type ParsedReading, type UnitSystem } from '@/core/quantities';
 import { useDraft } from '@/features/record/use-draft';
 import type { JobRecord, NewEntry } from '@/features/record/use-job-record';
-import { entryOfStep, trialEntry, valueOf, withState } from './new-entries';
+import { useMeter } from '@/features/record/use-meter';
+import { entryOfStep, trialEntry, valueOf, withLifted, withState } from './new-entries';
+import { takenAspect, withTaken, type Load } from './taken';
 import { useBenchAnswer, usePreview } from './use-bench';
 
 export type SkipReason = 'cannot' | 'skipped' | 'not-sure';
@@ -28,6 +30,8 @@ export function useCheckEntry(
   const { answer, isFresh, failure } = useBenchAnswer(job, isReady, chosen ?? begun, first);
   const [problem, setProblem] = useState<string>();
   const [pending, setPending] = useState<NewEntry>();
+  const { meter, set: setMeter } = useMeter(job);
+  const [load, setLoad] = useState<Load>();
 
   // The check that stands here is the one that the answer is for: its steps and its bands belong to it.
   const check = answer?.selected?.expectation.check;
@@ -41,7 +45,9 @@ export function useCheckEntry(
     [text, quantity, system],
   );
   const value = check !== undefined && parsed ? valueOf(family, check, parsed) : undefined;
-  const trial = check !== undefined && value ? trialEntry(check, value) : undefined;
+  const taken = (entry: NewEntry) => withTaken(family, entry, meter, load);
+  const trial =
+    check !== undefined && value ? trialEntry(taken({ kind: 'reading', check, value })) : undefined;
   const preview = usePreview(job, isFresh ? trial : undefined);
 
   const steps = answer?.selected?.steps ?? [];
@@ -63,13 +69,15 @@ export function useCheckEntry(
     setPending(undefined);
     if (!(await record(...entries))) return;
     setText('');
+    setLoad(undefined);
     setChosen(undefined);
     setBegun(undefined);
     if (asked) router.replace(`/jobs/${job.job.id}`, { scroll: false });
   };
   /** Gives true where the power has to come off first. */
-  const enter = (entry: NewEntry | undefined): boolean => {
-    if (check === undefined || !entry || !answer || !isFresh) return false;
+  const enter = (found: NewEntry): boolean => {
+    if (check === undefined || !answer || !isFresh) return false;
+    const entry = taken(found);
     if (refusal) {
       setProblem(refusal);
       return steps.some((each) => each.kind === 'power-off-and-prove');
@@ -95,6 +103,11 @@ export function useCheckEntry(
     refusal,
     problem,
     pending,
+    aspect: check === undefined ? undefined : takenAspect(family, check),
+    meter,
+    setMeter,
+    load,
+    setLoad,
     cancelPending: () => setPending(undefined),
     change(next: string) {
       setProblem(undefined);
@@ -130,7 +143,7 @@ export function useCheckEntry(
     },
     finishAsItIs() {
       if (!pending || !answer) return;
-      void finish({ ...pending, state: { lifted: [...answer.state.lifted] } } as NewEntry);
+      void finish(withLifted(pending, answer.state.lifted));
     },
   };
 }

@@ -8,6 +8,7 @@ import { BandTable } from '@/features/bench/why-this';
 import { bandOf, goodWords } from '@/features/bench/reading-display';
 import { useFamily } from '@/features/record/family-context';
 import type { NewEntry } from '@/features/record/use-job-record';
+import { useMeter } from '@/features/record/use-meter';
 import { freeEndOf } from '@/ui/wiring-picture';
 import { probePoint } from './use-picture';
 import { ReadingRuler } from '@/ui/reading-ruler';
@@ -34,6 +35,7 @@ export function ProbePanel({
   onEnter(entry: NewEntry): void;
 }) {
   const family = useFamily();
+  const { meter } = useMeter(job);
   const [text, setText] = useState('');
   const [problem, setProblem] = useState<string>();
   const [a, b] = probes;
@@ -71,6 +73,9 @@ export function ProbePanel({
       between: [probePoint(a), probePoint(b)],
       quantity,
       value,
+      ...(quantity === 'resistance' && meter.leadOhm !== undefined
+        ? { leads: { ohm: meter.leadOhm } }
+        : {}),
       state: statedOf(family.thermostats, setting, answer),
     });
     setText('');

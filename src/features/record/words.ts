@@ -1,5 +1,5 @@
 import { familyOf } from '@/core/appliances';
-import type { JobFile, Measured, Value } from '@/core/job-file';
+import type { Entry, JobFile, Measured, Value } from '@/core/job-file';
 import { showValue, type Quantity, type UnitSystem } from '@/core/quantities';
 
 /** Words of the trade that are the same for every family. */
@@ -108,4 +108,18 @@ export function longDate(at: string | Date, timeZone: string | undefined): strin
     year: 'numeric',
     timeZone,
   }).format(new Date(at));
+}
+
+export const loadWords = { loaded: 'under load', 'open-circuit': 'no load' } as const;
+
+/** What belongs to a result beside its number; of the leads only what the job's own meter does not say. */
+export function takenWords(entry: Entry, { instruments }: Pick<JobFile, 'instruments'>): string {
+  if (entry.kind === 'observation') {
+    return entry.threshold?.ohm === undefined ? '' : `beeps below ${entry.threshold.ohm} Ω`;
+  }
+  if (entry.kind !== 'reading') return '';
+  if (entry.state?.load) return loadWords[entry.state.load];
+  const ohm = entry.leads?.ohm;
+  const isUsual = instruments?.some((each) => each.leads?.ohm === ohm);
+  return ohm === undefined || isUsual ? '' : `leads ${ohm} Ω`;
 }

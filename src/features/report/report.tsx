@@ -14,6 +14,7 @@ import {
   percent,
   plateWords,
   shownParts,
+  takenWords,
 } from '@/features/record/words';
 import { CrossedBox, Tick } from '@/ui/marks';
 import { ElectricitySign, HotSign, NoResetSign } from '@/ui/signs';
@@ -285,6 +286,7 @@ function ReadingRow({ job, line, system }: { job: JobFile; line: ReportLine; sys
   const { entry, good, struck } = line;
   const words = wordsOf(familyOfJob(job));
   const judged = good && isGoodResult(good, entry);
+  const taken = takenWords(entry, job);
   const shown =
     entry.kind === 'reading' && entry.value ? shownParts(entry.value, system) : undefined;
   return (
@@ -292,6 +294,7 @@ function ReadingRow({ job, line, system }: { job: JobFile; line: ReportLine; sys
       <td className="py-1 pr-3 text-small">{clockTime(entry.at, job.job.timeZone)}</td>
       <td className="py-1 leading-tight">
         {words.title(entry)}
+        {taken && <span className="text-small text-ink-2"> ({taken})</span>}
         {struck && (
           <span className="block text-small text-ink-2">
             corrected, was <s>{words.result(struck, system)}</s>

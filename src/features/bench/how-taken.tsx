@@ -1,0 +1,100 @@
+'use client';
+
+import { useState } from 'react';
+import type { Meter } from '@/features/record/use-meter';
+import { Choice } from '@/ui/choice';
+import { Dialog } from '@/ui/dialog';
+import { takenNow, type Load, type TakenAspect } from './taken';
+
+export interface HowTakenProps {
+  readonly aspect: TakenAspect;
+  readonly meter: Meter;
+  readonly load: Load;
+  onMeter(change: Meter): void;
+  onLoad(load: Load): void;
+}
+
+const leadSteps = [0, 0.1, 0.2, 0.3, 0.4, 0.5, 0.8, 1];
+const beepSteps = [10, 20, 30, 50, 100, 200];
+
+/** What belongs to the result beside its number, in a few words; touched, it is set. */
+export function HowTaken(props: HowTakenProps) {
+  const [isOpen, setOpen] = useState(false);
+  const { aspect, meter, load } = props;
+  return (
+    <>
+      <button
+        type="button"
+        className="link -my-2 py-2.5 text-small text-ink-2"
+        onClick={() => setOpen(true)}
+      >
+        {takenNow(aspect, meter, load)}
+      </button>
+      <Dialog title="How it is taken" isOpen={isOpen} onClose={() => setOpen(false)}>
+        <Aspect {...props} onDone={() => setOpen(false)} />
+      </Dialog>
+    </>
+  );
+}
+
+function Aspect({
+  aspect,
+  meter,
+  load,
+  onMeter,
+  onLoad,
+  onDone,
+}: HowTakenProps & { onDone(): void }) {
+  if (aspect === 'leads') {
+    return (
+      <Choice
+        label="Leads"
+        why="What the meter shows with its probes pinched together. It is kept beside each reading, and counted off what it means; the reading itself stays as the meter showed it. 0 where the meter was zeroed."
+        options={leadSteps.map((leadOhm) => ({
+          label: `${leadOhm} Ω`,
+          isChosen: meter.leadOhm === leadOhm,
+          onChoose: () => {
+            onMeter({ leadOhm });
+            onDone();
+          },
+        }))}
+      />
+    );
+  }
+  if (aspect === 'beep') {
+    return (
+      <Choice
+        label="The meter beeps below"
+        why="A beep is weaker evidence than a reading: it only says that there is less than this. Its manual gives the value."
+        options={beepSteps.map((beepBelowOhm) => ({
+          label: `${beepBelowOhm} Ω`,
+          isChosen: meter.beepBelowOhm === beepBelowOhm,
+          onChoose: () => {
+            onMeter({ beepBelowOhm });
+            onDone();
+          },
+        }))}
+      />
+    );
+  }
+  return (
+    <Choice
+      label="Load"
+      why="A burnt joint shows its full voltage until current runs through it. Say so where the elements were off their wires, or seen to draw."
+      options={(
+        [
+          [undefined, 'as wired'],
+          ['loaded', 'under load'],
+          ['open-circuit', 'no load, wires off'],
+        ] as const
+      ).map(([each, label]) => ({
+        label,
+        isChosen: load === each,
+        onChoose: () => {
+          onLoad(each);
+          onDone();
+        },
+      }))}
+    />
+  );
+}

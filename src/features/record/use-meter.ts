@@ -1,0 +1,27 @@
+'use client';
+
+import { useMemo } from 'react';
+import type { JobFile } from '@/core/job-file';
+import { useDraft } from './use-draft';
+
+/** What is known of the meter in use: it belongs to every reading that is taken with it. */
+export interface Meter {
+  /** What it shows with its probes pinched together; 0 where it was zeroed. */
+  readonly leadOhm?: number;
+  /** It beeps below this. */
+  readonly beepBelowOhm?: number;
+}
+
+/** The technician's meter, as last set on this device. */
+export function useMeter({ instruments }: Pick<JobFile, 'instruments'>): {
+  readonly meter: Meter;
+  set(change: Meter): void;
+} {
+  const [text, setText] = useDraft('meter');
+  const stored = instruments?.find((each) => each.kind === 'multimeter')?.leads?.ohm;
+  const meter = useMemo<Meter>(() => {
+    const own = text === '' ? {} : (JSON.parse(text) as Meter);
+    return { leadOhm: stored, ...own };
+  }, [text, stored]);
+  return { meter, set: (change) => setText(JSON.stringify({ ...meter, ...change })) };
+}
