@@ -189,7 +189,7 @@ async function chooseCheck(page: import('@playwright/test').Page, label: string)
     .click();
   await page
     .getByRole('dialog')
-    .getByRole('button', { name: new RegExp(`^(live )?${label}$`) })
+    .getByRole('button', { name: new RegExp(`^(live )?${label}( look)?$`) })
     .last()
     .click();
   await expect(page.getByRole('heading', { name: label })).toBeVisible();

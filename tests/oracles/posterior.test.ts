@@ -8,7 +8,7 @@ import {
 } from '../../src/core/diagnosis';
 import {
   fromScale,
-  overRangeChance,
+  quantityClass,
   rightDensity,
   spreadOnScale,
   toScale,
@@ -70,7 +70,7 @@ function outcomeAt(
   const { meter, floats } = prediction;
   if (floats && meter.phantomUpTo !== undefined) {
     const centre = toScale(meter.phantomUpTo, meter) / 2;
-    return { kind: 'quantity', meter, centre, spread: centre * 0.8 };
+    return quantityClass(meter, centre, centre * 0.8);
   }
   const value = prediction.gradients.reduce(
     (sum, gradient, u) => sum + gradient * logRatios[u]!,
@@ -80,12 +80,7 @@ function outcomeAt(
     (sum, gradient, u) => sum + (gradient * grids[u]!.within) ** 2,
     prediction.variance,
   );
-  return {
-    kind: 'quantity',
-    meter,
-    centre: toScale(value, meter),
-    spread: spreadOnScale(value, variance, meter),
-  };
+  return quantityClass(meter, toScale(value, meter), spreadOnScale(value, variance, meter));
 }
 
 /** Results of a unit with a fault drawn at random: what that hypothesis predicts, a little off. */
@@ -117,8 +112,8 @@ function resultOf(prediction: Prediction, noise: number): HeaterEvidence['result
   }
   const { meter, value, variance } = prediction;
   const spread = spreadOnScale(value, variance, meter);
-  const outcome = { kind: 'quantity', meter, centre: toScale(value, meter), spread } as const;
-  if (meter.overRangeAbove !== undefined && overRangeChance(outcome, meter.overRangeAbove) > 0.5) {
+  const outcome = quantityClass(meter, toScale(value, meter), spread);
+  if (outcome.overRange > 0.5) {
     return { kind: 'over-range' };
   }
   return {

@@ -1,5 +1,5 @@
 import { gridOf, nearestPoints, type Grid } from './grid';
-import { spreadOnScale, toScale, type OutcomeClass } from './meter';
+import { quantityClass, spreadOnScale, toScale, type OutcomeClass } from './meter';
 import type { FamilyModel, Observable, Prediction, QuantityPrediction } from './model';
 
 /**
@@ -180,12 +180,9 @@ function openTable<O extends Observable>(
       const size = Math.round(Math.log(spread) * spreadSteps);
       const width = classWidth * Math.min(Math.exp(size / spreadSteps), 0.05);
       const at = Math.round(centre / width);
-      return classFor(at * 1024 + size + 512, () => ({
-        kind: 'quantity',
-        meter: prediction.meter,
-        centre,
-        spread,
-      }));
+      return classFor(at * 1024 + size + 512, () =>
+        quantityClass(prediction.meter, centre, spread),
+      );
     });
     return { found, ofPoint: found.every((each) => each === found[0]) ? undefined : ofPoint };
   };

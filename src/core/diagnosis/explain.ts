@@ -1,6 +1,6 @@
 import { repairProbabilities, type Belief, type Contribution } from './belief';
 import type { CompiledFamily, ObservableTable } from './compile';
-import { fromScale, overRangeChance, type OutcomeClass } from './meter';
+import { fromScale, type OutcomeClass } from './meter';
 import type { Observable } from './model';
 
 export interface Suspect {
@@ -138,12 +138,31 @@ export function judgeConsistency(family: CompiledFamily<never>, belief: Belief):
   const wrong = new Float64Array(contributions.length);
   let allTrue = 0;
   for (const h of active) {
-    if (byHypothesis[h]! < 1e-5) continue;
-    for (let row = rowStart[h]!; row < rowStart[h + 1]!; row++) {
-      const probability = byHypothesis[h]! * shareOfRow[row]!;
+    const own = byHypothesis[h]!;
+    if (own < 1e-5) continue;
+    const start = rowStart[h]!;
+    // What does not depend on the shared unknowns is as likely wrong in every row.
+    let flatRight = 1;
+    const varying: number[] = [];
+    for (let c = 0; c < contributions.length; c++) {
+      const { isFlat, classOfRow } = contributions[c]!;
+      if (isFlat[h] === 0) {
+        varying.push(c);
+        continue;
+      }
+      const share = wrongOfClass[c]![classOfRow[start]!]!;
+      flatRight *= 1 - share;
+      wrong[c]! += own * share;
+    }
+    if (varying.length === 0) {
+      allTrue += own * flatRight;
+      continue;
+    }
+    for (let row = start; row < rowStart[h + 1]!; row++) {
+      const probability = own * shareOfRow[row]!;
       if (probability < 1e-6) continue;
-      let right = 1;
-      for (let c = 0; c < contributions.length; c++) {
+      let right = flatRight;
+      for (const c of varying) {
         const share = wrongOfClass[c]![contributions[c]!.classOfRow[row]!]!;
         right *= 1 - share;
         wrong[c]! += probability * share;
@@ -239,10 +258,7 @@ function bandsOf(repair: string, parts: readonly ClassPart[]): ExpectedBand[] {
       }
       continue;
     }
-    const over =
-      outcome.meter.overRangeAbove === undefined
-        ? 0
-        : overRangeChance(outcome, outcome.meter.overRangeAbove);
+    const over = outcome.overRange;
     overRange += over * mass;
     if (over > 0.99) continue;
     stretches.push({

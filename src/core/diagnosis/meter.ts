@@ -22,14 +22,28 @@ export function spreadOnScale(value: number, variance: number, meter: MeterModel
 }
 
 /** What a check shows under one group of hypotheses that predict the same. */
-export type OutcomeClass =
-  | {
-      readonly kind: 'quantity';
-      readonly meter: MeterModel;
-      readonly centre: number;
-      readonly spread: number;
-    }
-  | { readonly kind: 'outcomes'; readonly probabilities: Readonly<Record<string, number>> };
+export type OutcomeClass = QuantityClass | OutcomesClass;
+
+export interface QuantityClass {
+  readonly kind: 'quantity';
+  readonly meter: MeterModel;
+  readonly centre: number;
+  readonly spread: number;
+  /** Chance that the meter shows over range on its widest range. */
+  readonly overRange: number;
+}
+
+export interface OutcomesClass {
+  readonly kind: 'outcomes';
+  readonly probabilities: Readonly<Record<string, number>>;
+}
+
+export function quantityClass(meter: MeterModel, centre: number, spread: number): QuantityClass {
+  const { overRangeAbove } = meter;
+  const overRange =
+    overRangeAbove === undefined ? 0 : overRangeChance({ meter, centre, spread }, overRangeAbove);
+  return { kind: 'quantity', meter, centre, spread, overRange };
+}
 
 /**
  * Shares of wrong readings that show over range and near zero; the rest may show anything. A probe that makes no contact
@@ -66,14 +80,12 @@ export function rightDensity(result: EvidenceResult, outcome: OutcomeClass): num
     if (meter.overRangeAbove === undefined) return 0;
     if (result.above !== undefined) return overRangeChance(outcome, result.above);
     return (
-      0.5 * overRangeChance(outcome, meter.overRangeAbove) +
+      0.5 * outcome.overRange +
       unstatedRanges.reduce((sum, above) => sum + overRangeChance(outcome, above), 0) *
         (0.5 / unstatedRanges.length)
     );
   }
-  const density = normalDensity(toScale(result.value, meter), centre, spread);
-  if (density < 1e-12 || meter.overRangeAbove === undefined) return density;
-  return (1 - overRangeChance(outcome, meter.overRangeAbove)) * density;
+  return (1 - outcome.overRange) * normalDensity(toScale(result.value, meter), centre, spread);
 }
 
 /** Full scales, in ohms, of ranges that a technician may have left the meter on without saying so. */
@@ -81,7 +93,7 @@ const unstatedRanges = [2e3, 2e4, 2e5, 2e6];
 
 /** Probability that the meter shows over range, if its range ends at `above`. */
 export function overRangeChance(
-  { meter, centre, spread }: Extract<OutcomeClass, { kind: 'quantity' }>,
+  { meter, centre, spread }: Pick<QuantityClass, 'meter' | 'centre' | 'spread'>,
   above: number,
 ): number {
   return normalBelow((centre - toScale(above, meter)) / Math.hypot(spread, rangeEdge));

@@ -1,4 +1,4 @@
-import { normalBelow, overRangeChance, type OutcomeClass } from './meter';
+import { normalBelow, type OutcomeClass, type QuantityClass } from './meter';
 
 /** The outcomes of a check cut into a few bins, with the probability of each under each class, taken rightly. */
 export interface OutcomeBins {
@@ -7,37 +7,51 @@ export interface OutcomeBins {
   readonly shares: Float64Array;
 }
 
-/** Cuts at the gaps between what the classes that matter predict. */
+/** Cuts at the gaps between what the classes that matter predict. The shares of the others stay at nought. */
 export function binOutcomes(classes: readonly OutcomeClass[], masses: Float64Array): OutcomeBins {
   const first = classes[0]!;
-  if (first.kind === 'outcomes') {
-    const values = Object.keys(first.probabilities);
-    const shares = new Float64Array(classes.length * values.length);
-    classes.forEach((each, c) =>
-      values.forEach((value, bin) => {
-        if (each.kind !== 'outcomes') return;
-        shares[c * values.length + bin] = each.probabilities[value] ?? 0;
-      }),
-    );
-    return { count: values.length, shares };
+  return first.kind === 'outcomes'
+    ? binByAnswer(classes, masses, Object.keys(first.probabilities))
+    : binByCuts(classes, masses, cutPoints(classes, masses));
+}
+
+function binByAnswer(
+  classes: readonly OutcomeClass[],
+  masses: Float64Array,
+  values: readonly string[],
+): OutcomeBins {
+  const count = values.length;
+  const shares = new Float64Array(classes.length * count);
+  for (let c = 0; c < classes.length; c++) {
+    const each = classes[c]!;
+    if (each.kind !== 'outcomes' || masses[c]! < leastMass) continue;
+    for (let bin = 0; bin < count; bin++) {
+      shares[c * count + bin] = each.probabilities[values[bin]!] ?? 0;
+    }
   }
-  const cuts = cutPoints(classes, masses);
+  return { count, shares };
+}
+
+/** A bin between every two cuts, and one for over range at the end. */
+function binByCuts(
+  classes: readonly OutcomeClass[],
+  masses: Float64Array,
+  cuts: readonly number[],
+): OutcomeBins {
   const count = cuts.length + 2;
   const shares = new Float64Array(classes.length * count);
-  classes.forEach((each, c) => {
-    if (each.kind !== 'quantity' || masses[c]! < leastMass) return;
-    const over =
-      each.meter.overRangeAbove === undefined
-        ? 0
-        : overRangeChance(each, each.meter.overRangeAbove);
+  for (let c = 0; c < classes.length; c++) {
+    const each = classes[c]!;
+    if (each.kind !== 'quantity' || masses[c]! < leastMass) continue;
+    const { centre, spread, overRange } = each;
     let below = 0;
     for (let bin = 0; bin < count - 1; bin++) {
-      const upTo = bin < cuts.length ? normalBelow((cuts[bin]! - each.centre) / each.spread) : 1;
-      shares[c * count + bin] = (1 - over) * (upTo - below);
+      const upTo = bin < cuts.length ? normalBelow((cuts[bin]! - centre) / spread) : 1;
+      shares[c * count + bin] = (1 - overRange) * (upTo - below);
       below = upTo;
     }
-    shares[c * count + count - 1] = over;
-  });
+    shares[c * count + count - 1] = overRange;
+  }
   return { count, shares };
 }
 
@@ -47,7 +61,7 @@ const mostCuts = 4;
 
 /** Midway between neighbouring predictions that lie further apart than their spreads; the widest gaps first. */
 function cutPoints(classes: readonly OutcomeClass[], masses: Float64Array): number[] {
-  const present: Extract<OutcomeClass, { kind: 'quantity' }>[] = [];
+  const present: QuantityClass[] = [];
   for (let c = 0; c < classes.length; c++) {
     const each = classes[c]!;
     if (masses[c]! > leastCutMass && each.kind === 'quantity') present.push(each);

@@ -65,6 +65,7 @@ export function planProblem<O extends Observable>(
   const groups = mergeAlike(family, belief, hypotheses, outcomes).sort(
     (one, other) => verdictOf(one) - verdictOf(other),
   );
+  const membership = membershipOf(belief, hypotheses, groups);
   const kept = groups.reduce((sum, each) => sum + each.mass, 0);
   const worlds = new Map<number, PlanWorld>();
   const world = (flags: number): PlanWorld => {
@@ -73,9 +74,7 @@ export function planProblem<O extends Observable>(
       const inWorld = flags === 0 ? outcomes : outcomesIn(flags);
       found = {
         binCount: inWorld.map((each) => each.bins),
-        shares: inWorld.map((each, c) =>
-          groupShares(belief, hypotheses, groups, each, candidates[c]!.errorRate),
-        ),
+        shares: inWorld.map((each, c) => groupShares(membership, each, candidates[c]!.errorRate)),
       };
       worlds.set(flags, found);
     }
@@ -213,24 +212,42 @@ function byVerdict(
   return [...joined.values()];
 }
 
-/** Chance of each bin under each group, the chance of a wrong reading included. */
-function groupShares(
+/** To which group each hypothesis belongs, and which share of the group it is. */
+interface Membership {
+  readonly groupCount: number;
+  readonly groupOf: Uint16Array;
+  readonly partOf: Float64Array;
+}
+
+function membershipOf(
   { byHypothesis }: Belief,
   hypotheses: readonly number[],
   groups: readonly Group[],
+): Membership {
+  const groupOf = new Uint16Array(hypotheses.length);
+  const partOf = new Float64Array(hypotheses.length);
+  groups.forEach(({ members, mass }, g) => {
+    for (const k of members) {
+      groupOf[k] = g;
+      partOf[k] = byHypothesis[hypotheses[k]!]! / mass;
+    }
+  });
+  return { groupCount: groups.length, groupOf, partOf };
+}
+
+/** Chance of each bin under each group, the chance of a wrong reading included. */
+function groupShares(
+  { groupCount, groupOf, partOf }: Membership,
   { bins, ofClass, classOf }: CheckOutcomes,
   errorRate: number,
 ): Float64Array {
-  const shares = new Float64Array(groups.length * bins);
   // A wrong reading may fall into any bin, and says nothing of the unit.
-  const wrong = errorRate / bins;
-  groups.forEach(({ members, mass }, g) => {
-    for (const k of members) {
-      const part = (byHypothesis[hypotheses[k]!]! / mass) * (1 - errorRate);
-      const from = classOf[k]! * bins;
-      for (let bin = 0; bin < bins; bin++) shares[g * bins + bin]! += part * ofClass[from + bin]!;
-    }
-    for (let bin = 0; bin < bins; bin++) shares[g * bins + bin]! += wrong;
-  });
+  const shares = new Float64Array(groupCount * bins).fill(errorRate / bins);
+  for (let k = 0; k < groupOf.length; k++) {
+    const from = classOf[k]! * bins;
+    const to = groupOf[k]! * bins;
+    const part = partOf[k]! * (1 - errorRate);
+    for (let bin = 0; bin < bins; bin++) shares[to + bin]! += part * ofClass[from + bin]!;
+  }
   return shares;
 }

@@ -1,5 +1,5 @@
 import type { AccessFact } from './model';
-import type { PlanCheck, PlanProblem } from './plan-problem';
+import type { PlanCheck, PlanProblem, PlanWorld } from './plan-problem';
 
 /**
  * Expected cost of going on from a belief: minutes, danger and the chance of a wrong verdict times its price.
@@ -22,13 +22,20 @@ export interface RolloutPrices {
 export type Policy = (node: RolloutNode) => number | undefined;
 
 export interface RolloutNode {
+  /** Groups that are still possible, those with the same verdict next to each other. */
   readonly active: Uint16Array;
   readonly activeCount: number;
   /** Weight of each active group; they sum to `mass`. */
   readonly weights: Float64Array;
   readonly mass: number;
+  /** For each verdict that is still possible: where its groups end in `active`, and their weight. */
+  readonly runEnd: Uint16Array;
+  readonly runMass: Float64Array;
+  readonly runCount: number;
   readonly access: number;
   readonly flags: number;
+  /** Outcomes of the checks in the world of these flags. */
+  readonly world: PlanWorld;
   readonly taken: Uint8Array;
   /** Checks that may still tell something here. */
   readonly open: Uint16Array;
@@ -62,18 +69,43 @@ export class Rollout {
 
   root(access: number): RolloutNode {
     const { groupCount, mass, checks } = this.problem;
+    const buffers = this.buffersAt(0);
+    for (let g = 0; g < groupCount; g++) buffers.active[g] = g;
+    buffers.weights.set(mass);
+    for (let check = 0; check < checks.length; check++) buffers.open[check] = check;
     return {
-      active: Uint16Array.from({ length: groupCount }, (_, g) => g),
+      active: buffers.active,
       activeCount: groupCount,
-      weights: Float64Array.from(mass),
+      weights: buffers.weights,
       mass: 1,
+      runEnd: buffers.runEnd,
+      runMass: buffers.runMass,
+      runCount: this.findRuns(buffers, groupCount),
       access,
       flags: 0,
+      world: this.problem.world(0),
       taken: new Uint8Array(checks.length),
-      open: Uint16Array.from(checks, (_, check) => check),
+      open: buffers.open,
       openCount: checks.length,
       depth: 0,
     };
+  }
+
+  private findRuns(
+    { active, weights, runEnd, runMass }: RolloutBuffers,
+    activeCount: number,
+  ): number {
+    const { verdict } = this.problem;
+    let runs = 0;
+    let own = 0;
+    for (let k = 0; k < activeCount; k++) {
+      own += weights[k]!;
+      if (k + 1 < activeCount && verdict[active[k + 1]!] === verdict[active[k]!]) continue;
+      runEnd[runs] = k + 1;
+      runMass[runs++] = own;
+      own = 0;
+    }
+    return runs;
   }
 
   lookFrom(leastLossMinutes: number): void {
@@ -81,17 +113,13 @@ export class Rollout {
   }
 
   /** Loss of stopping here with the best verdict, times the mass of the node. */
-  stopLoss({ active, activeCount, weights, mass }: RolloutNode): number {
+  stopLoss({ active, mass, runEnd, runMass, runCount }: RolloutNode): number {
     const { verdict } = this.problem;
     const { wrongVerdict } = this.prices;
-    let least = activeCount === 0 ? 0 : Infinity;
-    let own = 0;
-    for (let k = 0; k < activeCount; k++) {
-      const set = verdict[active[k]!]!;
-      own += weights[k]!;
-      if (k + 1 < activeCount && verdict[active[k + 1]!] === set) continue;
-      least = Math.min(least, (mass - own) * wrongVerdict[set]!);
-      own = 0;
+    let least = runCount === 0 ? 0 : Infinity;
+    for (let run = 0; run < runCount; run++) {
+      const set = verdict[active[runEnd[run]! - 1]!]!;
+      least = Math.min(least, (mass - runMass[run]!) * wrongVerdict[set]!);
     }
     return least;
   }
@@ -122,7 +150,7 @@ export class Rollout {
     let cost = (own.costMinutes + access) * node.mass;
     let minutes = (own.minutes + access) * node.mass;
     let checks = node.mass;
-    const { shares, binCount } = this.problem.world(node.flags);
+    const { shares, binCount } = node.world;
     const bins = binCount[check]!;
     node.taken[check] = 1;
     for (let bin = 0; bin < bins && cost < most; bin++) {
@@ -183,107 +211,111 @@ export class Rollout {
   }
 
   /** Entropy of the verdict in the node, in nats. */
-  entropyOf({ active, activeCount, weights, mass }: RolloutNode): number {
-    const { verdict } = this.problem;
+  entropyOf({ mass, runMass, runCount }: RolloutNode): number {
     let sum = 0;
-    let own = 0;
-    for (let k = 0; k < activeCount; k++) {
-      own += weights[k]!;
-      if (k + 1 < activeCount && verdict[active[k + 1]!] === verdict[active[k]!]) continue;
-      sum += minusXLogX(own / mass);
-      own = 0;
-    }
+    for (let run = 0; run < runCount; run++) sum += minusXLogX(runMass[run]! / mass);
     return sum;
   }
 
   /** Expected entropy of the verdict after the check, in nats. */
   entropyAfter(node: RolloutNode, check: number): number {
-    const { binMass } = this;
+    const { binMass, binTotal } = this;
     let after = 0;
-    const bins = this.overVerdicts(node, check, (bin) => {
-      after += minusXLogX(binMass[bin]! / node.mass);
-    });
-    for (let bin = 0; bin < bins; bin++) after -= minusXLogX(this.binTotal[bin]! / node.mass);
+    binTotal.fill(0);
+    for (let run = 0; run < node.runCount; run++) {
+      const bins = this.binsOfRun(node, check, run);
+      for (let bin = 0; bin < bins; bin++) {
+        after += minusXLogX(binMass[bin]! / node.mass);
+        binTotal[bin]! += binMass[bin]!;
+      }
+    }
+    for (const total of binTotal) after -= minusXLogX(total / node.mass);
     return after;
   }
 
-  /** Goes through the bins of every verdict in the node, and leaves the sums in `binTotal`. Gives the number of bins. */
-  private overVerdicts(
-    { active, activeCount, weights, flags }: RolloutNode,
+  /** Leaves the weight of every outcome bin of a check under one verdict in `binMass`. Gives the number of bins. */
+  private binsOfRun(
+    { active, weights, world, runEnd, runMass }: RolloutNode,
     check: number,
-    visit: (bin: number) => void,
+    run: number,
   ): number {
-    const { verdict } = this.problem;
-    const { binMass, binTotal } = this;
-    const world = this.problem.world(flags);
+    const { binMass } = this;
     const bins = world.binCount[check]!;
     const shares = world.shares[check]!;
-    binTotal.fill(0);
     binMass.fill(0);
-    for (let k = 0; k < activeCount; k++) {
-      const group = active[k]!;
-      for (let bin = 0; bin < bins; bin++)
-        binMass[bin]! += weights[k]! * shares[group * bins + bin]!;
-      if (k + 1 < activeCount && verdict[active[k + 1]!] === verdict[group]) continue;
-      for (let bin = 0; bin < bins; bin++) {
-        visit(bin);
-        binTotal[bin]! += binMass[bin]!;
-        binMass[bin] = 0;
-      }
+    let rest = runMass[run]!;
+    for (let k = run === 0 ? 0 : runEnd[run - 1]!; k < runEnd[run]!; k++) {
+      const from = active[k]! * bins;
+      const weight = weights[k]!;
+      for (let bin = 0; bin < bins - 1; bin++) binMass[bin]! += weight * shares[from + bin]!;
     }
+    for (let bin = 0; bin < bins - 1; bin++) rest -= binMass[bin]!;
+    binMass[bins - 1] = Math.max(0, rest);
     return bins;
   }
 
   /** Chance that two draws from the node would differ in their verdict, times its mass: entropy without logarithms. */
-  private doubtOf({ active, activeCount, weights, mass }: RolloutNode): number {
-    const { verdict } = this.problem;
+  private doubtOf({ mass, runMass, runCount }: RolloutNode): number {
     let squares = 0;
-    let own = 0;
-    for (let k = 0; k < activeCount; k++) {
-      own += weights[k]!;
-      if (k + 1 < activeCount && verdict[active[k + 1]!] === verdict[active[k]!]) continue;
-      squares += own * own;
-      own = 0;
-    }
+    for (let run = 0; run < runCount; run++) squares += runMass[run]! * runMass[run]!;
     return mass - squares / mass;
   }
 
-  /** The same to be expected after the check. Called by the hundred thousand: written out, with nothing made. */
-  private doubtAfter(
-    { active, activeCount, weights, mass, flags }: RolloutNode,
-    check: number,
-  ): number {
-    const { verdict } = this.problem;
-    const { binMass, binTotal, binSquares } = this;
-    const world = this.problem.world(flags);
+  /**
+   * The same to be expected after the check. Called by the hundred thousand: written out, with nothing made. What falls
+   * into the last bin is what falls into no other.
+   */
+  private doubtAfter(node: RolloutNode, check: number): number {
+    const { active, weights, mass, world, runEnd, runMass, runCount } = node;
     const bins = world.binCount[check]!;
     const shares = world.shares[check]!;
+    if (bins === 2) {
+      let total = 0;
+      let squares = 0;
+      let otherSquares = 0;
+      for (let run = 0, k = 0; run < runCount; run++) {
+        let own = 0;
+        for (const end = runEnd[run]!; k < end; k++) own += weights[k]! * shares[active[k]! * 2]!;
+        const other = runMass[run]! - own;
+        total += own;
+        squares += own * own;
+        otherSquares += other * other;
+      }
+      const otherTotal = mass - total;
+      return (
+        mass -
+        (total > 0 ? squares / total : 0) -
+        (otherTotal > 1e-15 ? otherSquares / otherTotal : 0)
+      );
+    }
+    const { binMass, binTotal, binSquares } = this;
+    const last = bins - 1;
     for (let bin = 0; bin < bins; bin++) {
       binMass[bin] = 0;
       binTotal[bin] = 0;
       binSquares[bin] = 0;
     }
-    let set = verdict[active[0]!]!;
-    for (let k = 0; k < activeCount; k++) {
-      const group = active[k]!;
-      if (verdict[group] !== set) {
-        set = verdict[group]!;
-        for (let bin = 0; bin < bins; bin++) {
-          const own = binMass[bin]!;
-          binTotal[bin]! += own;
-          binSquares[bin]! += own * own;
-          binMass[bin] = 0;
-        }
+    for (let run = 0, k = 0; run < runCount; run++) {
+      for (const end = runEnd[run]!; k < end; k++) {
+        const from = active[k]! * bins;
+        const weight = weights[k]!;
+        for (let bin = 0; bin < last; bin++) binMass[bin]! += weight * shares[from + bin]!;
       }
-      const weight = weights[k]!;
-      const from = group * bins;
-      for (let bin = 0; bin < bins; bin++) binMass[bin]! += weight * shares[from + bin]!;
+      let rest = runMass[run]!;
+      for (let bin = 0; bin < last; bin++) {
+        const own = binMass[bin]!;
+        rest -= own;
+        binTotal[bin]! += own;
+        binSquares[bin]! += own * own;
+        binMass[bin] = 0;
+      }
+      binTotal[last]! += rest;
+      binSquares[last]! += rest * rest;
     }
     let after = mass;
     for (let bin = 0; bin < bins; bin++) {
-      const own = binMass[bin]!;
-      const total = binTotal[bin]! + own;
-      if (total > 0) after -= (binSquares[bin]! + own * own) / total;
+      const total = binTotal[bin]!;
+      if (total > 1e-15) after -= binSquares[bin]! / total;
     }
     return after;
   }
@@ -295,7 +327,8 @@ export class Rollout {
     bins: number,
     bin: number,
   ): RolloutNode | undefined {
-    const { active, weights, open } = this.buffersAt(node.depth + 1);
+    const buffers = this.buffersAt(node.depth + 1);
+    const { active, weights, open } = buffers;
     let mass = 0;
     for (let k = 0; k < node.activeCount; k++) {
       const weight = node.weights[k]! * shares[node.active[k]! * bins + bin]!;
@@ -318,13 +351,19 @@ export class Rollout {
     const openCount = changes === 0 ? node.openCount : this.problem.checks.length;
     if (changes === 0) for (let k = 0; k < openCount; k++) open[k] = node.open[k]!;
     else for (let k = 0; k < openCount; k++) open[k] = k;
+    const flags = node.flags | changes;
+    // Written out: an object spread here costs half of the whole rollout.
     return {
       active,
       activeCount: count,
       weights,
       mass,
+      runEnd: buffers.runEnd,
+      runMass: buffers.runMass,
+      runCount: this.findRuns(buffers, count),
       access: (node.access | sets) & ~clears,
-      flags: node.flags | changes,
+      flags,
+      world: flags === node.flags ? node.world : this.problem.world(flags),
       taken: node.taken,
       open,
       openCount,
@@ -336,16 +375,14 @@ export class Rollout {
     return (this.buffers[depth] ??= {
       active: new Uint16Array(this.problem.groupCount),
       weights: new Float64Array(this.problem.groupCount),
+      runEnd: new Uint16Array(this.problem.groupCount),
+      runMass: new Float64Array(this.problem.groupCount),
       open: new Uint16Array(this.problem.checks.length),
     });
   }
 }
 
-interface RolloutBuffers {
-  readonly active: Uint16Array;
-  readonly weights: Float64Array;
-  readonly open: Uint16Array;
-}
+type RolloutBuffers = Pick<RolloutNode, 'active' | 'weights' | 'runEnd' | 'runMass' | 'open'>;
 
 /** Outcomes rarer than this are left out of a rollout. */
 const leastNodeMass = 5e-4;
