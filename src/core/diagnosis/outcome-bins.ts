@@ -32,25 +32,27 @@ function binByAnswer(
   return { count, shares };
 }
 
-/** A bin between every two cuts, and one for over range at the end. */
+/** A bin between every two cuts, and one for over range at the end where the meter has one. */
 function binByCuts(
   classes: readonly OutcomeClass[],
   masses: Float64Array,
   cuts: readonly number[],
 ): OutcomeBins {
-  const count = cuts.length + 2;
+  const inRange = cuts.length + 1;
+  const goesOver = classes.some((each) => each.kind === 'quantity' && each.overRange > 0);
+  const count = goesOver ? inRange + 1 : inRange;
   const shares = new Float64Array(classes.length * count);
   for (let c = 0; c < classes.length; c++) {
     const each = classes[c]!;
     if (each.kind !== 'quantity' || masses[c]! < leastMass) continue;
     const { centre, spread, overRange } = each;
     let below = 0;
-    for (let bin = 0; bin < count - 1; bin++) {
+    for (let bin = 0; bin < inRange; bin++) {
       const upTo = bin < cuts.length ? normalBelow((cuts[bin]! - centre) / spread) : 1;
       shares[c * count + bin] = (1 - overRange) * (upTo - below);
       below = upTo;
     }
-    shares[c * count + count - 1] = overRange;
+    if (goesOver) shares[c * count + inRange] = overRange;
   }
   return { count, shares };
 }
