@@ -74,15 +74,21 @@ function withOhmmeter(
 }
 
 const cases = families.flatMap((family) =>
-  family.faultModes.map(({ id, variants }) => ({ family, id, variants })),
+  family.faultModes.map(({ id, variants, wiring = 'non-simultaneous' }) => ({
+    family,
+    id,
+    variants,
+    wiring,
+  })),
 );
 
 describe('the circuit solver agrees with ngspice', () => {
-  it.each(cases)('$family.id: $id, in every state that a check uses', ({ family, variants }) => {
-    const plate = plateOn(family, family.supplies[0]!);
+  it.each(cases)('$family.id ($wiring): $id, in every state that a check uses', (each) => {
+    const { family, variants, wiring } = each;
+    const plate = { ...plateOn(family, family.supplies[0]!), wiring };
     const positions = positionsOf(family);
     const circuits = variants.flatMap(({ changes }) =>
-      positions.map((each) => buildNetlist(family, plate, changes, each)),
+      positions.map((position) => buildNetlist(family, plate, changes, position)),
     );
     const judged = solveWithNgspice(circuits);
     circuits.forEach((circuit, c) => {

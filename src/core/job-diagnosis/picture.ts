@@ -1,4 +1,5 @@
 import {
+  isStrapped,
   meterInputOhm,
   switchPositions,
   type ApplianceFamily,
@@ -20,6 +21,8 @@ export interface PictureState {
   readonly liveFeeds: readonly string[];
   /** Switch contacts that stand open. */
   readonly open: readonly string[];
+  /** Contacts in whose place this unit has a strap. */
+  readonly strapped: readonly string[];
   readonly lifted: readonly LiftedEnd[];
   readonly power: 'on' | 'off';
   readonly dials: Readonly<Record<string, string>>;
@@ -114,9 +117,12 @@ export function pictureOf(open: OpenDiagnosis, setting: PictureSetting = {}): Pi
       if (openedBy === undefined) return [];
       if (openedBy === 'breaker') return switches.breaker === 'off' ? [id] : [];
       if (openedBy === 'limit') return switches.limit === 'tripped' ? [id] : [];
-      if (openedBy.strappedIfSimultaneous && plate.wiring === 'simultaneous') return [];
+      if (isStrapped(openedBy, plate)) return [];
       return switches.thermostats[openedBy.thermostat] === openedBy.when ? [id] : [];
     }),
+    strapped: family.branches.flatMap(({ id, openedBy }) =>
+      isStrapped(openedBy, plate) ? [id] : [],
+    ),
     lifted: state.lifted,
     power: state.power,
     dials: state.dials,

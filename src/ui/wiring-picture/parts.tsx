@@ -116,16 +116,27 @@ export function Breaker({ plan, picture }: { plan: Plan; picture: PictureState }
     });
 }
 
+/** A switch contact; or a plain strap in its place. */
 export function Contact({
   plan,
   from,
   to,
   sharesBlade,
+  isStrap,
   open,
   isCarrying,
-}: DrawnContact & { plan: Plan; open: boolean; isCarrying: boolean }) {
+}: DrawnContact & { plan: Plan; isStrap: boolean; open: boolean; isCarrying: boolean }) {
   const { terminals } = plan.drawing;
   const [start, end] = [terminals[from]!, terminals[to]!];
+  if (isStrap) {
+    return (
+      <path
+        d={`M${start.x} ${start.y}L${end.x} ${end.y}`}
+        stroke={isCarrying ? 'var(--heat)' : 'var(--ink)'}
+        strokeWidth={isCarrying ? 6 : 2.2}
+      />
+    );
+  }
   const at = (share: number) => ({
     x: start.x + (end.x - start.x) * share,
     y: start.y + (end.y - start.y) * share,

@@ -82,6 +82,8 @@ export function WiringPicture(props: WiringPictureProps) {
           key={each.branch}
           plan={plan}
           {...each}
+          sharesBlade={each.sharesBlade && picture.strapped.length === 0}
+          isStrap={picture.strapped.includes(each.branch)}
           open={[each.branch, each.alsoOpen].some(
             (branch) => branch !== undefined && picture.open.includes(branch),
           )}

@@ -38,14 +38,24 @@ export const faultModes: readonly FaultMode[] = [
     { limit: 'never-trips' },
   ),
   fault('upper-thermostat.never-closes', { 'upper-contact': 'open' }),
-  fault('upper-thermostat.never-changes-over', { 'changeover-contact': 'open' }),
-  fault('upper-thermostat.dead', { 'upper-contact': 'open', 'changeover-contact': 'open' }),
-  fault('upper-thermostat.welded', { 'upper-contact': 'closed', 'changeover-contact': 'open' }),
-  fault('upper-thermostat.both-contacts-closed', {
-    'upper-contact': 'closed',
-    'changeover-contact': 'closed',
-  }),
-  fault('upper-thermostat.stuck-down', { 'upper-contact': 'open', 'changeover-contact': 'closed' }),
+  ...[
+    fault('upper-thermostat.never-changes-over', { 'changeover-contact': 'open' }),
+    fault('upper-thermostat.dead', { 'upper-contact': 'open', 'changeover-contact': 'open' }),
+    fault('upper-thermostat.welded', { 'upper-contact': 'closed', 'changeover-contact': 'open' }),
+    fault('upper-thermostat.both-contacts-closed', {
+      'upper-contact': 'closed',
+      'changeover-contact': 'closed',
+    }),
+    fault('upper-thermostat.stuck-down', {
+      'upper-contact': 'open',
+      'changeover-contact': 'closed',
+    }),
+  ].map((each): FaultMode => ({ ...each, wiring: 'non-simultaneous' })),
+  // With both elements fed at once the upper thermostat is a single switch: welded, it leaves the lower circuit alone.
+  {
+    ...fault('upper-thermostat.welded', { 'upper-contact': 'closed' }),
+    wiring: 'simultaneous',
+  },
   fault('lower-thermostat.never-closes', { 'lower-contact': 'open' }),
   fault('lower-thermostat.welded', { 'lower-contact': 'closed' }),
   ...elementFaults('upper-element'),

@@ -204,6 +204,17 @@ describe('other supplies', () => {
     expect(amps).toBeGreaterThan(16);
     expect(predict('lower-element-amps', '').value).toBeGreaterThan(16);
   });
+
+  it('a simultaneous heater has no changeover to fail: its upper thermostat is a switch', () => {
+    const { hypotheses } = family.model({ ...plate4500, wiring: 'simultaneous' });
+    const faults = new Set(hypotheses.flatMap((each) => each.faults));
+    expect(faults.has('upper-thermostat.never-changes-over')).toBe(false);
+    expect(faults.has('upper-thermostat.welded')).toBe(true);
+    // Welded, it cooks the top; the lower circuit has its own supply and works on.
+    const welded = hypotheses.find((each) => each.faults.join() === 'upper-thermostat.welded')!;
+    expect(welded.changes['changeover-contact']).toBeUndefined();
+    expect(welded.situation.topCelsius > 70 || welded.situation.limitTripped).toBe(true);
+  });
 });
 
 describe('a plate', () => {

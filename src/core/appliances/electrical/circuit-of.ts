@@ -137,6 +137,12 @@ export function branchOhms(
   return { closed, welded };
 }
 
+/** Whether a unit of this plate has a strap in place of a contact. */
+export const isStrapped = (openedBy: Branch['openedBy'], { wiring }: Plate): boolean =>
+  typeof openedBy === 'object' &&
+  openedBy.strappedIfSimultaneous === true &&
+  wiring === 'simultaneous';
+
 /** Indexes of the branches that stand open: contacts by what moves them, and gaps that nothing overrules. */
 export interface OpenBranches {
   readonly contacts: readonly number[];
@@ -154,10 +160,12 @@ export function openBranches(
   branches.forEach(({ id, openedBy }, index) => {
     if (gone.has(id) || (openedBy === 'breaker' && breaker === 'off')) gaps.push(index);
     else if (openedBy === 'limit' && limit === 'tripped') contacts.push(index);
-    else if (typeof openedBy === 'object' && thermostats[openedBy.thermostat] === openedBy.when) {
-      const strapped = openedBy.strappedIfSimultaneous && plate.wiring === 'simultaneous';
-      if (!strapped) contacts.push(index);
-    }
+    else if (
+      typeof openedBy === 'object' &&
+      thermostats[openedBy.thermostat] === openedBy.when &&
+      !isStrapped(openedBy, plate)
+    )
+      contacts.push(index);
   });
   return { contacts, gaps };
 }

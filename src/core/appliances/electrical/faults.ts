@@ -1,4 +1,5 @@
 import type { BranchChanges } from './circuit-of';
+import type { Plate } from './plate';
 
 /** A part and a way it fails. Its weight is a parameter; each variant has a share of it. */
 export interface FaultMode {
@@ -6,6 +7,8 @@ export interface FaultMode {
   readonly variants: readonly FaultVariant[];
   /** Coarser variants for a unit with a second fault beside it; the same where absent. */
   readonly beside?: readonly FaultVariant[];
+  /** Only where the elements are wired so; either way where absent. */
+  readonly wiring?: Plate['wiring'];
 }
 
 export interface FaultVariant {

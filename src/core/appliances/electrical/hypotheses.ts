@@ -30,7 +30,10 @@ export function listHypotheses(
   parameters: FamilyParameters,
 ): UnitHypothesis[] {
   const make = hypothesisMaker(declaration, plate);
-  const modes = declaration.faultModes.filter(({ id }) => (parameters.faultWeights[id] ?? 0) > 0);
+  const modes = declaration.faultModes.filter(
+    ({ id, wiring = plate.wiring }) =>
+      wiring === plate.wiring && (parameters.faultWeights[id] ?? 0) > 0,
+  );
   const weightOf = ({ id }: FaultMode) => parameters.faultWeights[id]!;
   const singles = modes.flatMap((mode) =>
     mode.variants.flatMap((variant, v) =>
