@@ -41,8 +41,10 @@ export function StateBar({ job, state, waitingCount, sending, onMakeSafe }: Stat
             {site?.customer}, {site?.address}
           </div>
           <div className="truncate text-small text-ink-2">
-            {[unit.make, unit.model].filter(Boolean).join(' ')} · {family.title.toLowerCase()} ·{' '}
-            {plateWords(job)}
+            {[[unit.make, unit.model].filter(Boolean).join(' '), family.title.toLowerCase()]
+              .filter(Boolean)
+              .join(' · ')}{' '}
+            · {plateWords(job)}
           </div>
         </div>
       </div>

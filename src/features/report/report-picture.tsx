@@ -20,24 +20,20 @@ export function ReportPicture({
   const { verdict } = open.state;
   const picture = pictureOf(open, { power: 'off', good: true, lifted: [] });
   return (
-    <figure className="flex break-inside-avoid items-center gap-4 border-b border-hair py-3 print:py-1">
-      <div className="w-[300px] shrink-0 print:w-[170px]">
-        <WiringPicture
-          plan={family}
-          picture={{ ...picture, suspected: [] }}
-          lifted={[]}
-          probes={[]}
-          watts={wattsOf(family, job)}
-          colours={coloursOf(job)}
-          suspectedPart={found.drawnPart}
-          isFailed={verdict !== undefined}
-          label={`Wiring of the unit, ${found.suspect.toLowerCase()} crossed out`}
-        />
-      </div>
-      <figcaption className="text-small text-ink-2">
-        The unit as wired. Crossed out:{' '}
-        <span className="font-semibold text-ink">{found.suspect.toLowerCase()}</span>
-        {verdict ? '.' : ', suspected.'}
+    <figure className="w-[190px] shrink-0 self-start sm:w-[230px] print:w-[190px]">
+      <WiringPicture
+        plan={family}
+        picture={{ ...picture, suspected: [] }}
+        lifted={[]}
+        probes={[]}
+        watts={wattsOf(family, job)}
+        colours={coloursOf(job)}
+        suspectedPart={found.drawnPart}
+        isFailed={verdict !== undefined}
+        label={`Wiring of the unit, ${found.suspect.toLowerCase()} crossed out`}
+      />
+      <figcaption className="text-small leading-tight text-ink-2">
+        Crossed out: {verdict ? 'failed' : 'suspected'}.
       </figcaption>
     </figure>
   );
