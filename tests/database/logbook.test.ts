@@ -7,10 +7,14 @@ import { listTechnicians } from '../../src/database/technicians';
 import { importJob } from '../../src/server/import-job';
 import { Conflict, NotFound, Refused } from '../../src/server/errors';
 import { openCall } from '../../src/server/open-call';
+import { readNewCall } from '../../src/server/read-new-call';
 import { readJobFile } from '../../src/server/read-job';
 import { recordEntries } from '../../src/server/record-entries';
+import { setConstraints } from '../../src/server/set-constraints';
 import { setUpFirm } from '../../src/server/set-up-firm';
 import { seedDemoData } from '../../src/server/demo/seed';
+import { familyOfJob } from '../../src/core/appliances';
+import { diagnoseJob } from '../../src/core/job-diagnosis';
 import type { Entry } from '../../src/core/job-file';
 import { emptyJob, stamp } from '../plates';
 import { makeTestDatabase, type TestDatabase } from './test-database';
@@ -229,6 +233,88 @@ describe('live work', () => {
     };
     await record([ohms], otherFirm, job);
     expect((await stored(otherFirm, job)).entries).toHaveLength(1);
+  });
+});
+
+describe('what a technician may and can do on a job', () => {
+  const constrain = (job: string, sent: unknown, organisation = firm) =>
+    asFirm(test.database, organisation, (transaction) => setConstraints(transaction, job, sent));
+
+  it('is kept, and changes what comes next', async () => {
+    const job = await openJob(firm);
+    await constrain(job, { liveWork: false, instruments: ['multimeter'], order: 'usual' });
+    const file = await stored(firm, job);
+    expect(file.constraints).toEqual({
+      liveWork: false,
+      instruments: ['multimeter'],
+      order: 'usual',
+    });
+    const next = diagnoseJob(file).answer.next!.check;
+    expect(familyOfJob(file).checks[next]!.caution).not.toBe('live');
+  });
+
+  it.each<[string, unknown, RegExp]>([
+    ['live work without the permission', { liveWork: true }, /no permission/],
+    ['an order that there is none of', { order: 'random' }, /order|equal|allowed/],
+    ['something that nobody asked for', { mood: 'good' }, /properties/],
+    ['no object', 'usual', /object/],
+  ])('is refused where it is %s, and stays as it was', async (_, sent, message) => {
+    const job = await openJob(otherFirm);
+    const before = (await stored(otherFirm, job)).constraints;
+    await expect(constrain(job, sent, otherFirm)).rejects.toThrow(message);
+    expect((await stored(otherFirm, job)).constraints).toEqual(before);
+  });
+
+  it('is not there for a job of another firm', async () => {
+    const job = await openJob(firm);
+    await expect(constrain(job, { order: 'usual' }, otherFirm)).rejects.toThrow(NotFound);
+  });
+});
+
+describe('a call', () => {
+  const call = (change: object, newUnit: object = {}) =>
+    asFirm(test.database, firm, async (transaction) => {
+      const [technician] = await listTechnicians(transaction);
+      const sent = {
+        technicianId: technician!.id,
+        complaint: { kind: 'runs-out', words: 'lukewarm by eight', answers: { onset: 'gradual' } },
+        newUnit: {
+          customer: 'A. Customer',
+          address: 'A street',
+          family: 'electric-storage-one-element',
+          plate: { rated: { volt: 230 }, elements: { only: { watt: 2000 } } },
+          ...newUnit,
+        },
+        ...change,
+      };
+      const { id } = await openCall(transaction, firm, readNewCall(sent));
+      return readJobFile(transaction, id);
+    });
+
+  it('opens a job with what was said and what the plate says', async () => {
+    const file = await call({}, { supply: 'single-230', residualCurrentDevice: true });
+    expect(file.complaint).toMatchObject({ kind: 'runs-out', answers: { onset: 'gradual' } });
+    expect(file.site?.supply).toMatchObject({
+      system: 'single-phase',
+      nominal: { volt: 230 },
+      residualCurrentDevice: true,
+    });
+    expect(file.unit.plate.elements).toEqual({ only: { watt: 2000 } });
+  });
+
+  it.each<[string, object, object, RegExp]>([
+    ['no complaint', { complaint: {} }, {}, /what is wrong/],
+    ['a kind of heater that there is none of', {}, { family: 'steam' }, /kind of heater/],
+    ['nobody it is for', {}, { customer: '  ' }, /Who is it for/],
+    ['a plate of no volts', {}, { plate: { rated: { volt: 0 }, elements: {} } }, /plate/],
+    ['a plate without its watts', {}, { plate: { rated: { volt: 230 }, elements: {} } }, /watt/i],
+    ['no unit', { newUnit: undefined }, {}, /Choose a unit/],
+  ])('with %s is refused, and nothing of it is kept', async (_, change, newUnit, message) => {
+    const count = () =>
+      asFirm(test.database, firm, async (transaction) => (await listJobs(transaction)).length);
+    const before = await count();
+    await expect(call(change, newUnit)).rejects.toThrow(message);
+    expect(await count()).toBe(before);
   });
 });
 

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { currentCheck, openJob, sentJob } from './technician';
+import { baseUrl, currentCheck, openJob, sentJob } from './technician';
 
 /** What a desk has and a phone has not: room for everything at once, and a keyboard. Runs at 1280x800 only. */
 test('at a desk the whole bench is there at once, without scrolling the page', async ({ page }) => {
@@ -49,6 +49,37 @@ test('the keyboard alone suffices', async ({ page }) => {
   await expect
     .poll(async () => (await sentJob(page, jobId)).entries.at(-1))
     .toMatchObject({ value: { ohm: 12.9 } });
+});
+
+test('the report of a job with ten readings prints on one sheet, on either side of the ocean', async ({
+  page,
+}) => {
+  await page.goto(baseUrl());
+  const href = await page.getByRole('link', { name: /1001 Otter Lane/ }).getAttribute('href');
+  await page.goto(`${baseUrl()}${href!.replace(/\/(repair|report)$/, '')}/report`);
+  await expect(page.getByRole('heading', { name: 'Readings' })).toBeVisible();
+  expect(await page.getByRole('row').count()).toBeGreaterThan(10);
+  for (const format of ['A4', 'Letter']) {
+    const printed = (await page.pdf({ format })).toString('latin1');
+    expect(printed.match(/\/Type\s*\/Page\b/g), format).toHaveLength(1);
+  }
+});
+
+test('a heater with both elements at once is drawn with a strap, and no changeover is suspected', async ({
+  page,
+}) => {
+  const jobId = await openJob(page, {
+    kind: 'no-hot-water',
+    customer: 'Both at once',
+    wiring: 'both at once',
+  });
+  await currentCheck(page);
+  await page.getByRole('button', { name: 'Touch any two' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByText('Terminals as a table').click();
+  await expect(dialog.getByRole('table').last()).toBeVisible();
+  await expect(page.getByText('will not change over')).toHaveCount(0);
+  expect((await sentJob(page, jobId)).unit.plate.wiring).toBe('simultaneous');
 });
 
 async function tabTo(page: Page, name: RegExp) {

@@ -25,7 +25,7 @@ export function HowTaken(props: HowTakenProps) {
     <>
       <button
         type="button"
-        className="link -my-2 py-2.5 text-small text-ink-2"
+        className="link -my-2.5 min-h-11 text-small text-ink-2"
         onClick={() => setOpen(true)}
       >
         {takenNow(aspect, meter, load)}

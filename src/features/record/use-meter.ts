@@ -19,9 +19,16 @@ export function useMeter({ instruments }: Pick<JobFile, 'instruments'>): {
 } {
   const [text, setText] = useDraft('meter');
   const stored = instruments?.find((each) => each.kind === 'multimeter')?.leads?.ohm;
-  const meter = useMemo<Meter>(() => {
-    const own = text === '' ? {} : (JSON.parse(text) as Meter);
-    return { leadOhm: stored, ...own };
-  }, [text, stored]);
+  const meter = useMemo<Meter>(() => ({ leadOhm: stored, ...readMeter(text) }), [text, stored]);
   return { meter, set: (change) => setText(JSON.stringify({ ...meter, ...change })) };
+}
+
+/** What the device has kept; nothing where it cannot be read. */
+function readMeter(text: string): Meter {
+  if (text === '') return {};
+  try {
+    return JSON.parse(text) as Meter;
+  } catch {
+    return {};
+  }
 }

@@ -95,9 +95,9 @@ function ReadingRow({ job, line, system }: { job: JobFile; line: ReportLine; sys
   const shown =
     entry.kind === 'reading' && entry.value ? shownParts(entry.value, system) : undefined;
   return (
-    <tr className="border-b border-hair align-middle">
-      <td className="py-1 pr-3 text-small">{clockTime(entry.at, job.job.timeZone)}</td>
-      <td className="py-1 leading-tight">
+    <tr className="border-b border-hair align-middle [&>td]:py-1 print:[&>td]:py-0.5">
+      <td className="pr-3 text-small">{clockTime(entry.at, job.job.timeZone)}</td>
+      <td className="leading-tight">
         {words.title(entry)}
         {taken && <span className="text-small text-ink-2"> ({taken})</span>}
         {struck && (
@@ -106,7 +106,7 @@ function ReadingRow({ job, line, system }: { job: JobFile; line: ReportLine; sys
           </span>
         )}
       </td>
-      <td className="py-1 pr-5 text-right text-[20px] leading-tight font-semibold text-act">
+      <td className="pr-5 text-right whitespace-nowrap text-[20px] leading-tight font-semibold text-act">
         {shown ? (
           <>
             {shown.number} <span className="text-body">{shown.symbol}</span>
@@ -115,11 +115,11 @@ function ReadingRow({ job, line, system }: { job: JobFile; line: ReportLine; sys
           <span className="text-body">{words.result(entry, system)}</span>
         )}
       </td>
-      <td className="py-1">
+      <td>
         <MiniRuler job={job} entry={entry} system={system} />
       </td>
-      <td className="py-1 pl-4 text-small">{goodText(job, entry, good, system)}</td>
-      <td className="py-1 text-small">
+      <td className="pr-2 pl-4 text-small">{goodText(job, entry, good, system)}</td>
+      <td className="text-small">
         {judged !== undefined && (
           <span className="inline-flex items-center gap-1.5">
             {judged ? <Tick /> : entry.kind === 'reading' && <CrossedBox />}

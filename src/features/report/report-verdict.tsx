@@ -43,8 +43,8 @@ export function ReportVerdict({
         )}
       </div>
       <ReportPicture job={job} open={open} repair={chosen.repair} />
-      <div className="w-32 shrink-0 border-l border-hair pl-4">
-        <p className="text-[52px] leading-none font-semibold">
+      <div className="w-36 shrink-0 border-l border-hair pl-4">
+        <p className="text-[48px] leading-none font-semibold whitespace-nowrap">
           {percent(chosen.probability)}
           <span className="text-title"> %</span>
         </p>

@@ -18,7 +18,7 @@ export function Report({ job, organisation }: { job: JobFile; organisation: Orga
   const zone = job.job.timeZone;
   const last = inOrder(job.entries).at(-1);
   return (
-    <article className="mx-auto max-w-[860px] bg-sheet px-6 py-6 print:max-w-none print:p-0 print:[zoom:0.79]">
+    <article className="mx-auto max-w-[860px] bg-sheet px-6 py-6 print:max-w-none print:p-0 print:[zoom:0.8]">
       <header className="flex items-end justify-between gap-4 border-b-2 border-rule pb-3">
         <div>
           <h1 className="text-title-l leading-tight font-semibold">Test and repair report</h1>
