@@ -95,7 +95,7 @@ function ReadingRow({ job, line, system }: { job: JobFile; line: ReportLine; sys
   const shown =
     entry.kind === 'reading' && entry.value ? shownParts(entry.value, system) : undefined;
   return (
-    <tr className="border-b border-hair align-middle [&>td]:py-1 print:[&>td]:py-0.5">
+    <tr className="border-b border-hair align-middle [&>td]:py-1 print:[&>td]:py-px">
       <td className="pr-3 text-small">{clockTime(entry.at, job.job.timeZone)}</td>
       <td className="leading-tight">
         {words.title(entry)}
