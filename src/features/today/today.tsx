@@ -123,7 +123,7 @@ function Empty() {
 }
 
 const columns =
-  'lg:grid lg:grid-cols-[64px_minmax(0,1.15fr)_minmax(0,1.1fr)_240px_minmax(0,1.1fr)_minmax(0,1fr)] lg:gap-5';
+  'lg:grid lg:grid-cols-[64px_minmax(0,1.1fr)_minmax(0,1.25fr)_200px_minmax(0,1.05fr)_minmax(0,0.95fr)] lg:gap-5';
 
 function JobList({
   title,
