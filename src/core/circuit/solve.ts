@@ -91,6 +91,8 @@ function circuitSolver(
   const quadrature = new Float64Array(nodeCount);
   const hasQuadrature = sources.some((source) => (source.quadratureVolt ?? 0) !== 0);
   let ohms: Float64Array = new Float64Array(0);
+  /** The solution with the sources on is worked out when first asked for: an ohmmeter never asks. */
+  let isHeld = false;
 
   const node = (name: string): number => {
     const index = indexOf.get(name);
@@ -137,21 +139,31 @@ function circuitSolver(
   };
 
   const solved: SolvedCircuit = {
-    voltageAt: (name) => Math.hypot(inPhase[node(name)]!, quadrature[node(name)]!),
-    currentThrough: (id) => {
+    voltageAt(name) {
+      hold();
+      return Math.hypot(inPhase[node(name)]!, quadrature[node(name)]!);
+    },
+    currentThrough(id) {
+      hold();
       const k = resistor(id);
       return Math.hypot(current(inPhase, k), current(quadrature, k));
     },
-    phasorAt: (name) => ({ inPhase: inPhase[node(name)]!, quadrature: quadrature[node(name)]! }),
-    phasorThrough: (id) => ({
-      inPhase: current(inPhase, resistor(id)),
-      quadrature: current(quadrature, resistor(id)),
-    }),
+    phasorAt(name) {
+      hold();
+      return { inPhase: inPhase[node(name)]!, quadrature: quadrature[node(name)]! };
+    },
+    phasorThrough(id) {
+      hold();
+      const k = resistor(id);
+      return { inPhase: current(inPhase, k), quadrature: current(quadrature, k) };
+    },
     powerIn(id) {
+      hold();
       const k = resistor(id);
       return (current(inPhase, k) ** 2 + current(quadrature, k) ** 2) * ohms[k]!;
     },
     probeVoltage(a, b) {
+      hold();
       const [one, other] = [node(a), node(b)];
       const adjoint = injectUnit(one, other);
       return probed(
@@ -169,6 +181,7 @@ function circuitSolver(
       };
     },
     probeCurrent(id) {
+      hold();
       const at = resistor(id);
       const ohm = ohms[at]!;
       const adjoint = inject(from[at]!, to[at]!, 1 / ohm);
@@ -180,16 +193,21 @@ function circuitSolver(
     },
   };
 
-  const hold = (solution: Float64Array, volt: (source: VoltageSource) => number) => {
+  const solveHeld = (solution: Float64Array, volt: (source: VoltageSource) => number) => {
     for (const source of sources) solution[indexOf.get(source.node)!] = volt(source);
     substituteBack(network, numbering, solution, undefined);
+  };
+  const hold = () => {
+    if (isHeld) return;
+    isHeld = true;
+    solveHeld(inPhase, (source) => source.volt);
+    if (hasQuadrature) solveHeld(quadrature, (source) => source.quadratureVolt ?? 0);
   };
   return (given) => {
     ohms = given;
     lastPair = -1;
+    isHeld = false;
     eliminate(ohms, numbering, network);
-    hold(inPhase, (source) => source.volt);
-    if (hasQuadrature) hold(quadrature, (source) => source.quadratureVolt ?? 0);
     return solved;
   };
 }

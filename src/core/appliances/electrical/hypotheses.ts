@@ -1,6 +1,6 @@
-import { numberNodes } from '../../circuit';
+import { numberNodes, reusedSolver } from '../../circuit';
 import type { Hypothesis } from '../../diagnosis/model';
-import { buildNetlist, type BranchChanges } from './circuit-of';
+import { buildNetlist, sourcesOf, type BranchChanges } from './circuit-of';
 import type { ElectricalDeclaration } from './declaration';
 import type { FaultMode, FaultVariant } from './faults';
 import type { FamilyParameters } from './parameters';
@@ -125,6 +125,7 @@ function hypothesisMaker(declaration: ElectricalDeclaration, plate: Plate) {
       { breaker: 'on', limit: 'closed', thermostats: {}, lifted: [] },
     ),
   );
+  const solve = reusedSolver(sourcesOf(plate), numbering);
   return (
     chosen: readonly ChosenVariant[],
     weight: number,
@@ -154,7 +155,7 @@ function hypothesisMaker(declaration: ElectricalDeclaration, plate: Plate) {
       circuit: circuits.get(circuitKey)!,
       grid,
     };
-    const situations = situationsOf(declaration, plate, variants, changes, dialCelsius, numbering);
+    const situations = situationsOf(declaration, plate, variants, changes, dialCelsius, solve);
     return situations.map((situation, s) => ({
       ...common,
       id: `${chosen.map(({ key }) => key).join(' & ')}/${s}`,
@@ -170,7 +171,7 @@ function situationsOf(
   variants: readonly FaultVariant[],
   changes: BranchChanges,
   dialCelsius: Readonly<Record<string, number>>,
-  numbering: Parameters<typeof trialRunner>[3],
+  solve: Parameters<typeof trialRunner>[3],
 ): readonly Situation[] {
   const cold = {
     share: 1,
@@ -185,6 +186,6 @@ function situationsOf(
     changes,
     dialCelsius,
     limitWorks: !variants.some((each) => each.limit === 'never-trips'),
-    run: trialRunner(topology, plate, changes, numbering),
+    run: trialRunner(topology, plate, changes, solve),
   });
 }

@@ -1,9 +1,8 @@
-import { solveOhms, type Numbering } from '../../circuit';
+import type { SolvedCircuit } from '../../circuit';
 import {
   branchOhms,
   ohmsWith,
   openBranches,
-  sourcesOf,
   type BranchChanges,
   type Topology,
 } from './circuit-of';
@@ -38,14 +37,14 @@ export interface RunningUnit {
   readonly earthAmpere: number;
 }
 
+/** Runs a faulty circuit; `solve` may use the same memory again, as each run is read before the next. */
 export function trialRunner(
   topology: Topology,
   plate: Plate,
   changes: BranchChanges,
-  numbering: Numbering,
+  solve: (ohms: Float64Array) => SolvedCircuit,
 ): Trial['run'] {
   const ohms = branchOhms(topology, plate, changes);
-  const sources = sourcesOf(plate);
   const halves = topology.branches.filter((each) => each.element !== undefined);
   return (thermostats) => {
     const open = openBranches(topology, plate, {
@@ -54,7 +53,7 @@ export function trialRunner(
       thermostats,
       lifted: [],
     });
-    const solved = solveOhms(ohmsWith(ohms, open), sources, numbering);
+    const solved = solve(ohmsWith(ohms, open));
     const watt: Record<string, number> = {};
     for (const { id, element } of halves)
       watt[element!] = (watt[element!] ?? 0) + solved.powerIn(id);
