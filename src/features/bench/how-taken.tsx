@@ -14,8 +14,27 @@ export interface HowTakenProps {
   onLoad(load: Load): void;
 }
 
-const leadSteps = [0, 0.1, 0.2, 0.3, 0.4, 0.5, 0.8, 1];
-const beepSteps = [10, 20, 30, 50, 100, 200];
+/** What the meter is asked for, by what the result is. */
+const ofMeter = {
+  leads: {
+    key: 'leadOhm',
+    label: 'Leads',
+    why: 'What the meter shows with its probes pinched together. It is kept beside each reading, and counted off what it means; the reading itself stays as the meter showed it. 0 where the meter was zeroed.',
+    ohms: [0, 0.1, 0.2, 0.3, 0.4, 0.5, 0.8, 1],
+  },
+  beep: {
+    key: 'beepBelowOhm',
+    label: 'The meter beeps below',
+    why: 'A beep is weaker evidence than a reading: it only says that there is less than this. Its manual gives the value.',
+    ohms: [10, 20, 30, 50, 100, 200],
+  },
+} as const;
+
+const loads = [
+  [undefined, 'as wired'],
+  ['loaded', 'under load'],
+  ['open-circuit', 'no load, wires off'],
+] as const;
 
 /** What belongs to the result beside its number, in a few words; touched, it is set. */
 export function HowTaken(props: HowTakenProps) {
@@ -45,53 +64,32 @@ function Aspect({
   onLoad,
   onDone,
 }: HowTakenProps & { onDone(): void }) {
-  if (aspect === 'leads') {
+  if (aspect === 'load') {
     return (
       <Choice
-        label="Leads"
-        why="What the meter shows with its probes pinched together. It is kept beside each reading, and counted off what it means; the reading itself stays as the meter showed it. 0 where the meter was zeroed."
-        options={leadSteps.map((leadOhm) => ({
-          label: `${leadOhm} Ω`,
-          isChosen: meter.leadOhm === leadOhm,
+        label="Load"
+        why="A burnt joint shows its full voltage until current runs through it. Say so where the elements were off their wires, or seen to draw."
+        options={loads.map(([each, label]) => ({
+          label,
+          isChosen: load === each,
           onChoose: () => {
-            onMeter({ leadOhm });
+            onLoad(each);
             onDone();
           },
         }))}
       />
     );
   }
-  if (aspect === 'beep') {
-    return (
-      <Choice
-        label="The meter beeps below"
-        why="A beep is weaker evidence than a reading: it only says that there is less than this. Its manual gives the value."
-        options={beepSteps.map((beepBelowOhm) => ({
-          label: `${beepBelowOhm} Ω`,
-          isChosen: meter.beepBelowOhm === beepBelowOhm,
-          onChoose: () => {
-            onMeter({ beepBelowOhm });
-            onDone();
-          },
-        }))}
-      />
-    );
-  }
+  const { key, label, why, ohms } = ofMeter[aspect];
   return (
     <Choice
-      label="Load"
-      why="A burnt joint shows its full voltage until current runs through it. Say so where the elements were off their wires, or seen to draw."
-      options={(
-        [
-          [undefined, 'as wired'],
-          ['loaded', 'under load'],
-          ['open-circuit', 'no load, wires off'],
-        ] as const
-      ).map(([each, label]) => ({
-        label,
-        isChosen: load === each,
+      label={label}
+      why={why}
+      options={ohms.map((ohm) => ({
+        label: `${ohm} Ω`,
+        isChosen: meter[key] === ohm,
         onChoose: () => {
-          onLoad(each);
+          onMeter({ [key]: ohm });
           onDone();
         },
       }))}
