@@ -23,7 +23,7 @@ export function StateBar({ job, state, waitingCount, sending, onMakeSafe }: Stat
   const family = familyOfJob(job);
   const words = wordsOf(family);
   return (
-    <header className="flex items-stretch border-b-2 border-rule bg-paper lg:h-14">
+    <header className="sticky top-0 z-10 flex items-stretch border-b-2 border-rule bg-paper lg:static lg:h-14">
       <Link
         href="/"
         className="hidden items-center border-r border-hair px-4 lg:flex"
