@@ -23,21 +23,23 @@ export function listSuspects(family: CompiledFamily<never>, belief: Belief): Sus
   const weights = belief.contributions.map((each) =>
     weightsByRepair(family, belief, each, firstOfSet),
   );
+  const tallies = family.repairs.map((): Tally => ({
+    probability: 0,
+    faults: new Map(),
+    sets: new Map(),
+  }));
+  for (let h = 0; h < setOfHypothesis.length; h++) {
+    const set = setOfHypothesis[h]!;
+    const tally = tallies[firstOfSet[set]!]!;
+    const share = belief.byHypothesis[h]!;
+    tally.probability += share;
+    if (share < leastTold) continue;
+    const named = model.hypotheses[h]!.faults;
+    for (const fault of named.length > 0 ? named : ['no-fault']) addTo(tally.faults, fault, share);
+    addTo(tally.sets, set, share);
+  }
   const suspects = family.repairs.map((repair, index) => {
-    const faults = new Map<string, number>();
-    const sets = new Map<number, number>();
-    let probability = 0;
-    for (let h = 0; h < setOfHypothesis.length; h++) {
-      const set = setOfHypothesis[h]!;
-      if (firstOfSet[set] !== index) continue;
-      const share = belief.byHypothesis[h]!;
-      probability += share;
-      const named = model.hypotheses[h]!.faults;
-      for (const fault of named.length > 0 ? named : ['no-fault']) {
-        faults.set(fault, (faults.get(fault) ?? 0) + share);
-      }
-      sets.set(set, (sets.get(set) ?? 0) + share);
-    }
+    const { probability, faults, sets } = tallies[index]!;
     const likely = [...sets]
       .map(([set, share]) => ({
         repairs: [repair, ...repairSets[set]!.filter((each) => each !== repair)],
@@ -62,6 +64,20 @@ export function listSuspects(family: CompiledFamily<never>, belief: Belief): Sus
   return suspects.sort(
     (one, other) => other.probability - one.probability || one.repair.localeCompare(other.repair),
   );
+}
+
+interface Tally {
+  probability: number;
+  /** By fault, and by set of repairs as an index into `family.repairSets`. */
+  readonly faults: Map<string, number>;
+  readonly sets: Map<number, number>;
+}
+
+/** A hypothesis that weighs less is not told apart from others with the same repair. */
+const leastTold = 1e-9;
+
+function addTo<Key>(sums: Map<Key, number>, key: Key, share: number): void {
+  sums.set(key, (sums.get(key) ?? 0) + share);
 }
 
 /** Of two repairs that are both needed, the surer one is done first. By set, an index into `family.repairs`. */
@@ -233,6 +249,10 @@ function classMassesByRepair(
   const masses = new Float64Array(table.classes.length * repairs.length);
   for (const h of matters) {
     const repair = firstOfSet[setOfHypothesis[h]!]!;
+    if (table.isFlat[h] === 1) {
+      masses[table.classOfRow[rowStart[h]!]! * repairs.length + repair]! += belief.byHypothesis[h]!;
+      continue;
+    }
     for (let row = rowStart[h]!; row < rowStart[h + 1]!; row++) {
       masses[table.classOfRow[row]! * repairs.length + repair]! +=
         belief.byHypothesis[h]! * belief.shareOfRow[row]!;

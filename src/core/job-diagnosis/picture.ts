@@ -79,8 +79,8 @@ export function pictureOf(open: OpenDiagnosis, setting: PictureSetting = {}): Pi
   const circuit = family.view(plate).solve(drawn, state);
   const toEarthOhm = (terminal: string) => circuit.probeResistance(terminal, 'earth').value;
   // As a meter would show it: a terminal that hangs free is not live.
-  const volts = (terminal: string) =>
-    (circuit.voltageAt(terminal) * meterInputOhm) / (meterInputOhm + toEarthOhm(terminal));
+  const volts = (terminal: string, ohm = toEarthOhm(terminal)) =>
+    (circuit.voltageAt(terminal) * meterInputOhm) / (meterInputOhm + ohm);
   const switches = switchPositions(family, drawn, state);
   const water = (id: 'top' | 'bottom'): number => {
     const thermostat = family.thermostats.find((each) => each.water === id);
@@ -90,9 +90,9 @@ export function pictureOf(open: OpenDiagnosis, setting: PictureSetting = {}): Pi
   return {
     terminals: Object.fromEntries(
       family.names.terminals.map((terminal) => {
-        const volt = volts(terminal);
-        const live =
-          volt <= liveVolt ? 'dead' : toEarthOhm(terminal) > fedBackOhm ? 'fed-back' : 'live';
+        const ohm = toEarthOhm(terminal);
+        const volt = volts(terminal, ohm);
+        const live = volt <= liveVolt ? 'dead' : ohm > fedBackOhm ? 'fed-back' : 'live';
         return [terminal, { volt, live }];
       }),
     ),
