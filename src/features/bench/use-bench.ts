@@ -50,7 +50,7 @@ export function useBenchAnswer(
   return { answer: state?.answer ?? first, isFresh, failure };
 }
 
-const previewDelayMilliseconds = 60;
+const previewDelayMilliseconds = 20;
 
 /** What the suspects would be if the entry were made; asked a moment after the last key. */
 export function usePreview(job: JobFile, entry: Entry | undefined): Preview | undefined {
