@@ -74,6 +74,22 @@ export function compileFamily<O extends Observable>(model: FamilyModel<O>): Comp
     fine: nearestPoints(grids.fine, grids.fine),
     coarse: nearestPoints(grids.coarse, grids.fine),
   };
+  const table = (observable: O): ObservableTable =>
+    kept(tables, observable.key, () => openTable(model, observable, rowStart, isCoarse, grids));
+  const mapRows = (done: readonly string[]): Uint32Array => {
+    const rows = new Uint32Array(rowCount);
+    for (let h = 0; h < hypotheses.length; h++) {
+      const after = model.afterRepairs(h, done);
+      const [from, to] = [hypotheses[h]!.grid, hypotheses[after]!.grid];
+      for (let row = rowStart[h]!; row < rowStart[h + 1]!; row++) {
+        const offset = row - rowStart[h]!;
+        rows[row] = rowStart[after]! + (from === to ? offset : nearest[from][offset]!);
+      }
+    }
+    return rows;
+  };
+  const rowsAfter = (done: readonly string[]): Uint32Array | undefined =>
+    done.length === 0 ? undefined : kept(rowMaps, keyOf(done), () => mapRows(done));
   return {
     model,
     rowCount,
@@ -83,46 +99,30 @@ export function compileFamily<O extends Observable>(model: FamilyModel<O>): Comp
     repairs: [...new Set(hypotheses.flatMap((each) => each.repairs))].sort(),
     repairSets: setKeys.map((key) => key.split(' ')),
     setOfHypothesis: Uint16Array.from(keys, (key) => setKeys.indexOf(key)),
-    table(observable) {
-      let found = tables.get(observable.key);
-      if (!found) {
-        found = openTable(model, observable, rowStart, isCoarse, grids);
-        tables.set(observable.key, found);
-      }
-      return found;
-    },
-    rowsAfter(done) {
-      if (done.length === 0) return undefined;
-      const key = [...new Set(done)].sort().join(' ');
-      let found = rowMaps.get(key);
-      if (!found) {
-        found = new Uint32Array(rowCount);
-        for (let h = 0; h < hypotheses.length; h++) {
-          const after = model.afterRepairs(h, done);
-          const [from, to] = [hypotheses[h]!.grid, hypotheses[after]!.grid];
-          for (let row = rowStart[h]!; row < rowStart[h + 1]!; row++) {
-            const offset = row - rowStart[h]!;
-            found[row] = rowStart[after]! + (from === to ? offset : nearest[from][offset]!);
-          }
-        }
-        rowMaps.set(key, found);
-      }
-      return found;
-    },
+    table,
+    rowsAfter,
     classesAfter(observable, done) {
-      const table = this.table(observable);
-      table.ensureAll();
-      const rows = this.rowsAfter(done);
-      if (!rows) return table;
-      const key = [observable.key, ...new Set(done)].sort().join(' ');
-      let found = classMaps.get(key);
-      if (!found) {
-        found = classesAt(rows, rowStart, table);
-        classMaps.set(key, found);
-      }
-      return found;
+      const now = table(observable);
+      now.ensureAll();
+      const rows = rowsAfter(done);
+      if (!rows) return now;
+      return kept(classMaps, `${keyOf(done)} ${observable.key}`, () =>
+        classesAt(rows, rowStart, now),
+      );
     },
   };
+}
+
+const keyOf = (repairs: readonly string[]) => [...new Set(repairs)].sort().join(' ');
+
+/** What is kept under the key; made first where nothing is. */
+function kept<Value>(map: Map<string, Value>, key: string, make: () => Value): Value {
+  let found = map.get(key);
+  if (found === undefined) {
+    found = make();
+    map.set(key, found);
+  }
+  return found;
 }
 
 function classesAt(
