@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { emptyJob, stamp } from '../../../tests/plates';
 import type { Entry, JobFile } from '../job-file';
-import { electricStorageTwoElement } from '../appliances/electric-storage-two-element';
+import { electricStorageTwoElement as family } from '../appliances/electric-storage-two-element';
+import { practiseJob } from '../practice/run-job';
+import { seededRandom, simulatedTwoElement, simulateUnit } from '../simulation';
 import { diagnoseJob, expectCheck, likelyMistake, proofOf, type GoodReading } from '.';
 
 const reading = (check: string, value: object, rest: object = {}): Entry =>
@@ -181,7 +183,7 @@ describe('what may have gone wrong with a reading', () => {
   const good = { kind: 'range', nominal: 19, from: 17, to: 21 } as const;
   const taken = (value: object) => reading('upper-element-amps', value);
   const mistake = (value: object, expected: GoodReading = good) =>
-    likelyMistake(electricStorageTwoElement, taken(value), expected, { lifted: [] });
+    likelyMistake(family, taken(value), expected, { lifted: [] });
 
   it('is a clamp round both wires where it shows next to nothing', () => {
     expect(mistake({ ampere: 0.2 })).toMatch(/both wires/);
@@ -212,10 +214,60 @@ describe('what would change the mind', () => {
   });
 });
 
+describe('a part found by what others read', () => {
+  const simulated = (seed: number) => {
+    const random = seededRandom(seed);
+    const start = emptyJob();
+    const unit = simulateUnit(simulatedTwoElement, family.plateOf(start), random);
+    let ids = 0;
+    const clock = {
+      newId: () => `e${++ids}`,
+      after: () => new Date(Date.UTC(2026, 0, 1, 8, ids)).toISOString(),
+    };
+    return practiseJob(
+      { ...start, complaint: unit.complaint as JobFile['complaint'] },
+      unit,
+      clock,
+    );
+  };
+
+  it('is said to be unread, with a check on it that has not been taken; mostly it has been read', () => {
+    let [unreadCount, readCount] = [0, 0];
+    for (let seed = 1; seed <= 60; seed++) {
+      const { job: done, answer: last } = simulated(seed);
+      const [leading] = last.suspects;
+      if (!last.decided || family.repairs[leading!.repair]!.parts.length === 0) {
+        expect(last.unread).toBeUndefined();
+        continue;
+      }
+      const part = leading!.faults[0]!.id.split('.')[0]!;
+      const touches = (check: string) =>
+        check.startsWith(`${part}-`) ||
+        (family.check(check).between ?? []).some((each) => each.startsWith(`${part}.`));
+      const isTouched = done.entries.some(
+        (each) =>
+          (each.kind === 'observation' || (each.kind === 'reading' && !each.value?.volt)) &&
+          each.check !== undefined &&
+          touches(each.check),
+      );
+      if (isTouched) readCount += 1;
+      if (last.unread) {
+        unreadCount += 1;
+        const taken = done.entries.flatMap((each) => ('check' in each ? [each.check] : []));
+        expect(taken).not.toContain(last.unread.check);
+        expect(touches(last.unread.check), `seed ${seed}`).toBe(true);
+        expect(last.unread.minutes).toBeGreaterThan(0);
+      }
+    }
+    expect(unreadCount).toBeGreaterThan(2);
+    expect(readCount).toBeGreaterThan(10);
+  });
+});
+
 describe('the usual order', () => {
   it('is followed where the technician asks for it, with the minutes of both beside', () => {
     const usual = answer([], { constraints: { order: 'usual' } });
-    expect(electricStorageTwoElement.usualOrder).toContain(usual.next!.check);
+    expect(family.usualOrder).toContain(usual.next!.check);
     expect(usual.next!.check).toBe(usual.usual!.check);
     const computed = answer([]);
     expect(computed.next!.toVerdict!.minutes).toBeLessThan(computed.usual!.toVerdictMinutes);

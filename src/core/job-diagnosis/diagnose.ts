@@ -34,6 +34,7 @@ import {
 } from './next-check';
 import { goodOf } from './proof';
 import { compiledFor } from './tables';
+import { unreadPart, type UnreadPart } from './unread-part';
 
 export const engineVersion = 'ohmmeter-0.2.0';
 
@@ -58,6 +59,8 @@ export interface Diagnosis {
   /** The likeliest result that would make another suspect lead. */
   readonly changesMind?: MindChanger;
   readonly warnings: readonly Warning[];
+  /** Once decided: the part to be fitted, where nothing has been read on itself yet. */
+  readonly unread?: UnreadPart;
   readonly afterRepair?: AfterRepair;
 }
 
@@ -160,6 +163,17 @@ export function diagnoseJob(job: JobFile, options: DiagnosisOptions = {}): OpenD
             suspects[0]!.repair,
           ),
       warnings: doubt ? [doubt.warning] : [],
+      unread:
+        decided && !brief && state.repairsDone.length === 0
+          ? unreadPart(
+              family,
+              suspects[0]!.repair,
+              suspects[0]!.faults[0]?.id,
+              walked,
+              candidates,
+              plan.appraisals,
+            )
+          : undefined,
       afterRepair: afterRepair(tables, standing, state),
     },
   };

@@ -9,3 +9,4 @@ export type { Alternative, NextCheck } from './next-check';
 export * from './picture';
 export * from './proof';
 export * from './tables';
+export type { UnreadPart } from './unread-part';

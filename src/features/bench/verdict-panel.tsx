@@ -6,6 +6,7 @@ import type { JobFile, JobState } from '@/core/job-file';
 import type { UnitSystem } from '@/core/quantities';
 import { useWords } from '@/features/record/family-context';
 import { percent } from '@/features/record/words';
+import { minutesText } from './step-words';
 import { VerdictReasons } from './verdict-reasons';
 
 /** What stands in place of the next check once there is nothing left that is worth its minutes. */
@@ -60,6 +61,19 @@ export function VerdictPanel({
             system={system}
             onChoose={onChoose}
           />
+          {answer.unread && (
+            <p className="border-l-4 border-act pl-3">
+              Found by what other parts read: nothing was read on this one itself.{' '}
+              <button
+                type="button"
+                className="link min-h-11"
+                onClick={() => onChoose(answer.unread!.check)}
+              >
+                {words.check(answer.unread.check)}
+              </button>{' '}
+              would show it, about {minutesText(answer.unread.minutes)}.
+            </p>
+          )}
           {!answer.decided && (
             <p>
               This is less sure than a repair should be. Take a doubtful reading again, or say why

@@ -78,8 +78,8 @@ describe('a call as it is typed', () => {
     expect(callOf(electricStorageOneElement, one, 't', false, 'metric')).toMatchObject({
       newUnit: { plate: { elements: { only: { watt: 2000 } } } },
     });
-    expect(JSON.stringify(callOf(electricStorageOneElement, one, 't', false, 'metric'))).not.toContain(
-      'wiring',
-    );
+    expect(
+      JSON.stringify(callOf(electricStorageOneElement, one, 't', false, 'metric')),
+    ).not.toContain('wiring');
   });
 });
