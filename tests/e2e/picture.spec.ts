@@ -154,4 +154,15 @@ test('a verdict says what it rests on', async ({ page }) => {
   const verdict = page.getByRole('region', { name: 'Verdict' });
   await expect(verdict.getByText('Why this verdict')).toBeVisible();
   await expect(verdict.getByText(/Most of it rests on/)).toHaveText(/rests on .+\d/);
+  // An open element found by volts and paths alone: before it is ordered, a probe should touch it.
+  const job = await sentJob(page, jobId);
+  const isRead = job.entries.some(
+    (each) =>
+      each.kind === 'reading' && each.check?.startsWith('upper-element') && !each.value?.volt,
+  );
+  const unread = verdict.getByText(/nothing was read on this one itself/);
+  await expect(unread).toHaveCount(isRead ? 0 : 1);
+  if (isRead) return;
+  await unread.getByRole('button').click();
+  expect(await currentCheck(page)).toMatch(/^upper-element/);
 });

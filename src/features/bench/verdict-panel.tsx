@@ -66,7 +66,7 @@ export function VerdictPanel({
               Found by what other parts read: nothing was read on this one itself.{' '}
               <button
                 type="button"
-                className="link min-h-11"
+                className="link py-3"
                 onClick={() => onChoose(answer.unread!.check)}
               >
                 {words.check(answer.unread.check)}
