@@ -34,7 +34,7 @@ export default defineConfig({
     },
     {
       name: 'phone',
-      testIgnore: /desk\.spec/,
+      testIgnore: /(desk|server-side)\.spec/,
       use: {
         ...devices['Desktop Chrome'],
         channel: undefined,

@@ -1,7 +1,5 @@
 import { expect, test } from '@playwright/test';
 import { andEntered, currentCheck, baseUrl, openJob, sentJob } from './technician';
-import { startServer } from './server';
-import { emptyJob } from '../plates';
 
 test.describe('a network that is gone', () => {
   test('entries are kept on the device, survive a reload and go by themselves later', async ({
@@ -36,42 +34,6 @@ test.describe('a network that is gone', () => {
   });
 });
 
-test('a database stopped in the middle of a job loses nothing', async ({ page }) => {
-  const server = await startServer({ demo: true });
-  try {
-    const name = new URL(server.test.ownerUrl).pathname.slice(1);
-    await page.goto(server.url);
-    await page
-      .getByRole('link', { name: /Otter Lane Laundry/ })
-      .first()
-      .click();
-    await currentCheck(page);
-    const admin = new URL(server.test.ownerUrl);
-    admin.pathname = '/postgres';
-    const { default: pg } = await import('pg');
-    const client = new pg.Client({ connectionString: admin.toString() });
-    await client.connect();
-    await client.query(`alter database ${name} allow_connections false`);
-    await client.query(
-      'select pg_terminate_backend(pid) from pg_stat_activity where datname = $1',
-      [name],
-    );
-
-    await page.getByRole('button', { name: 'Skip', exact: true }).click();
-    await expect(page.getByText('1 kept on this device')).toBeVisible();
-    const other = await page.context().newPage();
-    await other.goto(server.url);
-    await expect(other.getByRole('heading', { name: 'This page could not be read' })).toBeVisible();
-    await other.close();
-
-    await client.query(`alter database ${name} allow_connections true`);
-    await client.end();
-    await expect(page.getByText(/kept on this device/)).toHaveCount(0, { timeout: 20_000 });
-  } finally {
-    await server.stop();
-  }
-});
-
 test.describe('a call with a bad plate', () => {
   for (const [typed, message] of [
     ['', /Nothing is typed/],
@@ -104,94 +66,6 @@ test.describe('a call with a bad plate', () => {
     await expect(page.getByRole('status')).toContainText('10.5 Ω');
     await expect(page.getByRole('status')).toContainText('22.9 A');
   });
-});
-
-test.describe('a job file that is no job file', () => {
-  const files: [string, string, RegExp][] = [
-    ['an unknown key', JSON.stringify({ ...emptyJob(), mood: 'good' }), /\/mood/],
-    ['a wrong version', JSON.stringify({ ...emptyJob(), version: 7 }), /version 7/],
-    ['broken JSON', '{"format": oops', /JSON/],
-    ['10 MB', `{"x":"${'x'.repeat(10 * 1024 * 1024)}"}`, /10\.0 MB.*at most 5 MB/],
-  ];
-  for (const [what, text, message] of files) {
-    test(`with ${what} is refused with the reason, and nothing is half imported`, async ({
-      page,
-    }) => {
-      await page.goto(baseUrl());
-      await page.getByLabel('Job file to import').setInputFiles({
-        name: 'job.json',
-        mimeType: 'application/json',
-        buffer: Buffer.from(text),
-      });
-      await expect(page.getByRole('dialog')).toContainText(message);
-      await page.getByRole('button', { name: 'Close' }).click();
-      await page.reload();
-      // The name that an import gives where the file names nobody, as these do not.
-      await expect(page.getByText('Customer of an imported job')).toHaveCount(0);
-    });
-  }
-
-  test('a good one opens as a job', async ({ page }) => {
-    await page.goto(baseUrl());
-    await page.getByLabel('Job file to import').setInputFiles({
-      name: 'job.json',
-      mimeType: 'application/json',
-      buffer: Buffer.from(JSON.stringify(emptyJob({ site: { customer: 'From a file' } }))),
-    });
-    await page.waitForURL(/\/jobs\//);
-    await currentCheck(page);
-  });
-});
-
-test.describe('the door', () => {
-  test('answers this machine only, and takes changes from its own pages only', async ({
-    request,
-  }) => {
-    const foreign = await request.get(baseUrl(), { headers: { host: 'ohmmeter.example' } });
-    expect(foreign.status()).toBe(421);
-    const crossSite = await request.post(`${baseUrl()}/api/jobs`, {
-      headers: { origin: 'http://evil.example' },
-      data: {},
-    });
-    expect(crossSite.status()).toBe(403);
-    const noOrigin = await request.post(`${baseUrl()}/api/jobs`, { data: {} });
-    expect(noOrigin.status()).toBe(403);
-  });
-
-  test('lets no script in that it did not send itself', async ({ page }) => {
-    const violations: string[] = [];
-    page.on('console', (message) => {
-      if (/Content Security Policy/i.test(message.text())) violations.push(message.text());
-    });
-    const response = await page.goto(baseUrl());
-    expect(response!.headers()['content-security-policy']).toMatch(
-      /script-src 'self' 'nonce-[^']+' 'strict-dynamic'/,
-    );
-    expect(response!.headers()['content-security-policy']).not.toContain('unsafe-eval');
-    await openJob(page, { kind: 'no-hot-water', customer: 'Policy' });
-    await currentCheck(page);
-    expect(violations).toEqual([]);
-  });
-
-  test('shows what is not there as not there', async ({ page }) => {
-    await page.goto(`${baseUrl()}/jobs/018f0000-0000-7000-8000-00000000dead`);
-    await expect(page.getByRole('heading', { name: 'Nothing here' })).toBeVisible();
-  });
-});
-
-test('an empty installation is set up in one page', async ({ page }) => {
-  const server = await startServer({ demo: false });
-  try {
-    await page.goto(server.url);
-    await page.getByRole('button', { name: 'Start' }).click();
-    await expect(page.locator('form').getByRole('alert')).toContainText('What is the firm called?');
-    await page.getByLabel('Firm').fill('New Firm');
-    await page.getByLabel('Technician').fill('N. One');
-    await page.getByRole('button', { name: 'Start' }).click();
-    await expect(page.getByRole('link', { name: 'Take the first call' })).toBeVisible();
-  } finally {
-    await server.stop();
-  }
 });
 
 test('wiring and protection of a unit reach its job file', async ({ page }) => {
