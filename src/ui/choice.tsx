@@ -1,3 +1,7 @@
+/** How a button looks while it is the chosen one. */
+export const chosenClass =
+  'aria-pressed:border-2 aria-pressed:border-act aria-pressed:bg-act-wash aria-pressed:font-semibold aria-pressed:text-act';
+
 export interface ChoiceOption {
   readonly label: string;
   readonly isChosen: boolean;
@@ -24,7 +28,7 @@ export function Choice({
             key={each.label}
             type="button"
             aria-pressed={each.isChosen}
-            className="button flex-1 whitespace-nowrap aria-pressed:border-2 aria-pressed:border-act aria-pressed:bg-act-wash aria-pressed:font-semibold aria-pressed:text-act"
+            className={`button flex-1 whitespace-nowrap ${chosenClass}`}
             onClick={each.onChoose}
           >
             {each.label}

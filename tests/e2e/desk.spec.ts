@@ -65,23 +65,6 @@ test('the report of a job with ten readings prints on one sheet, on either side 
   }
 });
 
-test('a heater with both elements at once is drawn with a strap, and no changeover is suspected', async ({
-  page,
-}) => {
-  const jobId = await openJob(page, {
-    kind: 'no-hot-water',
-    customer: 'Both at once',
-    wiring: 'both at once',
-  });
-  await currentCheck(page);
-  await page.getByRole('button', { name: 'Touch any two' }).click();
-  const dialog = page.getByRole('dialog');
-  await dialog.getByText('Terminals as a table').click();
-  await expect(dialog.getByRole('table').last()).toBeVisible();
-  await expect(page.getByText('will not change over')).toHaveCount(0);
-  expect((await sentJob(page, jobId)).unit.plate.wiring).toBe('simultaneous');
-});
-
 async function tabTo(page: Page, name: RegExp) {
   for (let k = 0; k < 90; k++) {
     await page.keyboard.press('Tab');

@@ -17,14 +17,12 @@ export interface Call {
   readonly watt?: string;
   /** Another kind of heater than the first, by its title. */
   readonly family?: string;
-  /** How two elements are wired, where somebody said. */
-  readonly wiring?: string;
 }
 
 /** Opens a job from the call screen and gives its id. */
 export async function openJob(
   page: Page,
-  { kind, customer, watt = '4500', family, wiring }: Call,
+  { kind, customer, watt = '4500', family }: Call,
 ): Promise<string> {
   await page.goto(`${baseUrl()}/call`);
   if (family !== undefined) await page.getByRole('button', { name: family, exact: true }).click();
@@ -33,10 +31,6 @@ export async function openJob(
   await page.getByLabel('Address').fill('5 Test Lane');
   const watts = family === undefined ? 'Upper watts' : 'Watts';
   await page.getByLabel(watts, { exact: true }).fill(watt);
-  if (wiring !== undefined) {
-    await page.getByText('Make, model, serial').click();
-    await page.getByRole('button', { name: wiring, exact: true }).click();
-  }
   await page.getByRole('button', { name: 'Open the job' }).click();
   await page.waitForURL(/\/jobs\/[0-9a-f-]{36}$/);
   return page.url().split('/').at(-1)!;

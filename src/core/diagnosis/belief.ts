@@ -115,10 +115,12 @@ function multiplyIn(
   shareOfRow: Float64Array,
   { likelihoodOfClass, classOfRow, isFlat }: Contribution,
 ): void {
+  const isAlive = new Uint8Array(byHypothesis.length);
   let total = 0;
   for (let h = 0; h < byHypothesis.length; h++) {
     const before = byHypothesis[h]!;
     if (before < diedOut) continue;
+    isAlive[h] = 1;
     const start = rowStart[h]!;
     let likelihood = 0;
     if (isFlat[h] === 1) likelihood = likelihoodOfClass[classOfRow[start]!]!;
@@ -137,9 +139,7 @@ function multiplyIn(
     total += after;
   }
   const toOne = 1 / total;
-  for (let h = 0; h < byHypothesis.length; h++) {
-    if (byHypothesis[h]! >= diedOut * total) byHypothesis[h]! *= toOne;
-  }
+  for (let h = 0; h < byHypothesis.length; h++) if (isAlive[h] === 1) byHypothesis[h]! *= toOne;
 }
 
 /** A hypothesis that weighs less is left as it is: all of them together change no probability by a billionth. */

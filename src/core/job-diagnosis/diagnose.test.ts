@@ -262,6 +262,28 @@ describe('a part found by what others read', () => {
     expect(unreadCount).toBeGreaterThan(2);
     expect(readCount).toBeGreaterThan(10);
   });
+
+  it('is read by two probes put on it, whether or not that is a check of its own', () => {
+    const eliminated = [
+      reading('upper-element-volts', { volt: 238 }, { state: { power: 'on' } }),
+      reading('outlet-first', { celsius: 16 }),
+      reading('lower-path-ohms', { ohm: 13.1 }),
+    ];
+    const before = answer(eliminated);
+    expect(before.suspects[0]!.repair).toBe('replace-upper-element');
+    expect(before.unread).toMatchObject({ check: 'upper-element-ohms' });
+    const probed = {
+      ...stamp(),
+      kind: 'reading',
+      between: ['upper-element.a', 'upper-element.b'],
+      quantity: 'resistance',
+      value: { overRange: true },
+      state: { lifted: [{ wire: 'w-upper-a', end: 'upper-element.a' }] },
+    } as Entry;
+    const after = answer([...eliminated, probed]);
+    expect(after.decided).toBe(true);
+    expect(after.unread).toBeUndefined();
+  });
 });
 
 describe('the usual order', () => {

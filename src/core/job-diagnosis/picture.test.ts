@@ -31,6 +31,15 @@ describe('the wiring picture', () => {
     expect(open).toContain('breaker-1');
   });
 
+  it('has a strap where both elements are fed at once, and a contact where one at a time is', () => {
+    const { unit } = emptyJob();
+    const both = emptyJob({
+      unit: { ...unit, plate: { ...unit.plate, wiring: 'simultaneous' } },
+    });
+    expect(pictureOf(diagnoseJob(both)).strapped).toEqual(['changeover-contact']);
+    expect(pictured().strapped).toEqual([]);
+  });
+
   it('shows both legs live up to an open element, and what lies behind it fed by the other leg', () => {
     const { live } = pictured(openReading, powerOn);
     expect(live).toEqual(

@@ -1,6 +1,6 @@
 import type { ApplianceFamily } from '../appliances';
-import type { HeaterAppraisal } from './next-check';
 import type { WalkedEntry } from './evidence';
+import { rounded, type HeaterAppraisal } from './next-check';
 
 /** A part about to be fitted that has been found by what others read: the check that would read it itself. */
 export interface UnreadPart {
@@ -27,13 +27,16 @@ export function unreadPart(
   const part = hasTerminals ? failed! : drawnPart;
   if (parts.length === 0 || part === undefined) return undefined;
   const reads = (check: string) => readsPart(family, check, part);
-  const isRead = walked.some(
-    ({ entry }) =>
-      (entry.kind === 'reading' || entry.kind === 'observation') &&
-      entry.check !== undefined &&
-      reads(entry.check),
-  );
-  if (isRead) return undefined;
+  const isRead = ({ entry }: WalkedEntry): boolean => {
+    if (entry.kind === 'observation') return reads(entry.check);
+    if (entry.kind !== 'reading') return false;
+    if (entry.check !== undefined) return reads(entry.check);
+    const touched = (entry.between ?? []).map((each) =>
+      typeof each === 'string' ? each : each.end,
+    );
+    return entry.quantity === 'resistance' && isReadBy(touched, part);
+  };
+  if (walked.some(isRead)) return undefined;
   const informationOf = (check: string) =>
     appraisals.find((each) => each.candidate.checkId === check)?.information ?? 0;
   const [best] = candidates
@@ -43,7 +46,7 @@ export function unreadPart(
         informationOf(other.checkId) - informationOf(one.checkId) ||
         one.checkId.localeCompare(other.checkId),
     );
-  return best && { check: best.checkId, minutes: best.minutes + best.accessMinutes };
+  return best && { check: best.checkId, minutes: rounded(best.minutes + best.accessMinutes) };
 }
 
 /** Ohms on the part alone or from it to the tank, amperes in it, or a look at it; volts on it tell of what feeds it. */
@@ -51,7 +54,11 @@ function readsPart(family: ApplianceFamily, check: string, part: string): boolea
   if (!family.isCheckId(check)) return false;
   const { quantity, between } = family.check(check);
   if (quantity === 'voltage-ac') return false;
+  return isReadBy(between ?? [], part) || check.startsWith(`${part}-`);
+}
+
+/** Both probes on the part, or one of them on the tank. */
+function isReadBy(probes: readonly string[], part: string): boolean {
   const isOn = (terminal: string) => terminal.startsWith(`${part}.`);
-  if (between?.some(isOn)) return between.every((each) => isOn(each) || each === 'tank');
-  return check.startsWith(`${part}-`);
+  return probes.some(isOn) && probes.every((each) => isOn(each) || each === 'tank');
 }

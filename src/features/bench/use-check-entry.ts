@@ -114,6 +114,7 @@ export function useCheckEntry(
       setText(next);
     },
     choose(other: string) {
+      setLoad(undefined);
       setBegun(undefined);
       setChosen(other);
     },

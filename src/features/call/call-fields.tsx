@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { capital } from '@/features/record/words';
+import { chosenClass } from '@/ui/choice';
 
 export function Column({ title, children }: { title: string; children: ReactNode }) {
   return (
@@ -43,9 +44,6 @@ export interface Option {
   readonly value: string;
   readonly label: string;
 }
-
-const chosenClass =
-  'aria-pressed:border-2 aria-pressed:border-act aria-pressed:bg-act-wash aria-pressed:font-semibold aria-pressed:text-act';
 
 export function ChoiceGrid({
   id,

@@ -19,8 +19,11 @@ export function useMeter({ instruments }: Pick<JobFile, 'instruments'>): {
 } {
   const [text, setText] = useDraft('meter');
   const stored = instruments?.find((each) => each.kind === 'multimeter')?.leads?.ohm;
-  const meter = useMemo<Meter>(() => ({ leadOhm: stored, ...readMeter(text) }), [text, stored]);
-  return { meter, set: (change) => setText(JSON.stringify({ ...meter, ...change })) };
+  const own = useMemo(() => readMeter(text), [text]);
+  return {
+    meter: { leadOhm: stored, ...own },
+    set: (change) => setText(JSON.stringify({ ...own, ...change })),
+  };
 }
 
 /** What the device has kept; nothing where it cannot be read. */
