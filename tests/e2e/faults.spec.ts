@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { andEntered, currentCheck, baseUrl, openJob, sentJob } from './technician';
+import { andEntered, currentCheck, baseUrl, openJob, openLimits, sentJob } from './technician';
 
 test.describe('a network that is gone', () => {
   test('entries are kept on the device, survive a reload and go by themselves later', async ({
@@ -31,6 +31,49 @@ test.describe('a network that is gone', () => {
     await page.getByRole('button', { name: 'Skip', exact: true }).click();
     await expect(page.getByText(/kept on this device/)).toHaveCount(0, { timeout: 15_000 });
     expect((await sentJob(page, jobId)).entries).toHaveLength(1);
+  });
+
+  test('of two limits set quickly the later one holds, however late the first arrives', async ({
+    page,
+  }) => {
+    const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Two limits' });
+    await currentCheck(page);
+    const constraints = `**/api/jobs/${jobId}/constraints`;
+    const bodies: string[] = [];
+    let letGo = () => {};
+    const held = new Promise<void>((resolve) => (letGo = resolve));
+    await page.route(constraints, async (route) => {
+      bodies.push(route.request().postData() ?? '');
+      if (bodies.length === 1) await held;
+      return route.continue();
+    });
+    const limits = await openLimits(page);
+    await limits.getByRole('button', { name: 'usual', exact: true }).click();
+    await limits.getByRole('button', { name: 'none', exact: true }).click();
+    await expect.poll(() => bodies.length).toBe(1);
+    letGo();
+    await expect
+      .poll(async () => (await sentJob(page, jobId)).constraints)
+      .toMatchObject({ order: 'usual', liveWork: false });
+    expect(bodies.map((each) => JSON.parse(each) as unknown)).toMatchObject([
+      { order: 'usual', liveWork: true },
+      { order: 'usual', liveWork: false },
+    ]);
+
+    // What the server never took counts here all the same, and goes with the next opening.
+    await page.unroute(constraints);
+    await page.route(constraints, (route) => route.abort());
+    await limits.getByRole('button', { name: 'worked out', exact: true }).click();
+    await expect(limits.getByRole('button', { name: 'worked out', exact: true })).toHaveAttribute(
+      'aria-pressed',
+      'true',
+    );
+    await page.reload();
+    await page.unroute(constraints);
+    await page.reload();
+    await expect
+      .poll(async () => (await sentJob(page, jobId)).constraints)
+      .toMatchObject({ order: 'computed', liveWork: false });
   });
 });
 

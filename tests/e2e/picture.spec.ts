@@ -1,5 +1,13 @@
 import { expect, test, type Page } from '@playwright/test';
-import { answerCheck, currentCheck, isPhone, openJob, proveDead, sentJob } from './technician';
+import {
+  answerCheck,
+  currentCheck,
+  isPhone,
+  openJob,
+  openLimits,
+  proveDead,
+  sentJob,
+} from './technician';
 import { electricStorageTwoElement } from '../../src/core/appliances/electric-storage-two-element';
 import { seededRandom, simulatedTwoElement, simulateUnit } from '../../src/core/simulation';
 import { plate4500 } from '../plates';
@@ -118,9 +126,7 @@ test('why this check, the order, and what may be done, are one tap away', async 
     .click();
   await expect(page.locator('[data-check]')).not.toHaveAttribute('data-check', first!);
 
-  await page.getByRole('button', { name: /Why this one/ }).click();
-  await page.getByRole('button', { name: /Order, live work/ }).click();
-  const limits = page.getByRole('dialog', { name: 'What may be done, and with what' });
+  const limits = await openLimits(page);
   await limits
     .getByRole('group', { name: 'Order of checks' })
     .getByRole('button', { name: 'usual' })

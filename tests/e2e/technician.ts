@@ -1,4 +1,4 @@
-import { expect, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 import { families, familyOfJob, type ApplianceFamily } from '../../src/core/appliances';
 import { foldEntries, type JobFile } from '../../src/core/job-file';
 import { fromKept, unitOf } from '../../src/core/quantities';
@@ -41,6 +41,13 @@ export async function sentJob(page: Page, jobId: string): Promise<JobFile> {
   await expect(page.getByText(/kept on this device/)).toHaveCount(0);
   const response = await page.request.get(`${baseUrl()}/api/jobs/${jobId}/file`);
   return (await response.json()) as JobFile;
+}
+
+/** What may be done and with what, opened as the technician does, from the reasons of the check. */
+export async function openLimits(page: Page): Promise<Locator> {
+  await page.getByRole('button', { name: /Why this one/ }).click();
+  await page.getByRole('button', { name: /Order, live work/ }).click();
+  return page.getByRole('dialog', { name: 'What may be done, and with what' });
 }
 
 /** The check on the bench, or undefined once there is a verdict in its place. */

@@ -60,3 +60,14 @@ export async function writeDraft(key: string, text: string): Promise<void> {
   if (text === '') await deviceStore().drafts.delete(key);
   else await deviceStore().drafts.put({ key, text });
 }
+
+/** Forgets a draft, unless something else was written meanwhile. */
+export async function forgetDraft(key: string, text: string): Promise<void> {
+  await deviceStore()
+    .drafts.where('key')
+    .equals(key)
+    .and((each) => each.text === text)
+    .delete();
+}
+
+export const constraintsDraftKey = (jobId: string) => `constraints ${jobId}`;

@@ -1,0 +1,55 @@
+import type { Constraints } from '@/core/job-file';
+import { constraintsDraftKey, forgetDraft, readDraft, writeDraft } from './store';
+
+const patienceMilliseconds = 15_000;
+
+/** The sending under way. One at a time, so that an earlier setting never arrives after a later one. */
+let last: Promise<unknown> = Promise.resolve();
+
+/** Keeps the constraints on this device, then sends them. Gives the server's reason where it refused. */
+export async function keepConstraints(
+  jobId: string,
+  constraints: Constraints,
+): Promise<string | undefined> {
+  const text = JSON.stringify(constraints);
+  await writeDraft(constraintsDraftKey(jobId), text);
+  return inTurn(jobId, text);
+}
+
+/** What this device kept and the server has not taken yet; goes off again at once. */
+export async function keptConstraints(jobId: string): Promise<Constraints | undefined> {
+  const text = await readDraft(constraintsDraftKey(jobId));
+  if (text === '') return undefined;
+  void inTurn(jobId, text);
+  return JSON.parse(text) as Constraints;
+}
+
+function inTurn(jobId: string, text: string): Promise<string | undefined> {
+  const sent = last.then(() => sendUnlessReplaced(jobId, text));
+  last = sent;
+  return sent;
+}
+
+async function sendUnlessReplaced(jobId: string, text: string): Promise<string | undefined> {
+  const key = constraintsDraftKey(jobId);
+  if ((await readDraft(key)) !== text) return undefined;
+  try {
+    const response = await fetch(`/api/jobs/${jobId}/constraints`, {
+      method: 'PUT',
+      headers: { 'content-type': 'application/json' },
+      body: text,
+      signal: AbortSignal.timeout(patienceMilliseconds),
+    });
+    if (response.status >= 500) return undefined;
+    await forgetDraft(key, text);
+    if (response.ok) return undefined;
+    const { problems, message } = (await response.json()) as {
+      message?: string;
+      problems?: readonly { readonly message: string }[];
+    };
+    return problems?.map((each) => each.message).join(' ') ?? message ?? 'Not taken.';
+  } catch {
+    // No connection: it stays kept here and goes with the next opening of the job.
+    return undefined;
+  }
+}
