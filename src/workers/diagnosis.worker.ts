@@ -24,6 +24,11 @@ export interface PictureAnswer {
 }
 
 const service = {
+  /** Fills the tables that the next answers need; the answer itself came with the page. */
+  prepare(job: JobFile): void {
+    benchAnswer(job, undefined);
+  },
+
   /** Looks one step ahead only: the first answer, while the tables of a plate are still empty. */
   diagnoseQuickly(job: JobFile, chosen: string | undefined): BenchAnswer {
     return benchAnswer(job, chosen, { depth: 'one-step' });

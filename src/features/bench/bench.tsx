@@ -59,9 +59,9 @@ function OpenBench({ initial, first, system }: BenchProps) {
   const family = useFamily();
   const record = useJobRecord(initial);
   const { job, waitingCount, sending } = record;
+  const [came] = useState(() => first && { job: initial, answer: first });
   // What this device has not sent yet the server's answer does not know.
-  const isAsSent = job.entries.length === initial.entries.length;
-  const at = useCheckEntry(family, record, system, isAsSent ? first : undefined);
+  const at = useCheckEntry(family, record, system, record.cameWithMore ? undefined : came);
   const { answer, check, quantity, preview, steps } = at;
   const [sheet, setSheet] = useState<Sheet>();
   const [touched, setTouched] = useState<string>();

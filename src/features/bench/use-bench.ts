@@ -12,31 +12,48 @@ export interface Answered {
   readonly failure: string | undefined;
 }
 
+/** An answer with the job, and the check asked for, that it was worked out for. */
+export interface AnsweredJob {
+  readonly job: JobFile;
+  readonly chosen?: string;
+  readonly answer: BenchAnswer;
+}
+
 /**
- * The worker's answer for the job as it stands, and the one before while the next is worked out. The first one comes
- * with the page; where the device knows more than the server, a look one step ahead stands in until the tables are filled.
+ * The answer for the job as it stands, and the one before while the next is worked out. The first one comes with the
+ * page, and the worker makes ready behind it; where the device knows more than the server, a look one step ahead stands
+ * in until the tables are filled.
  */
 export function useBenchAnswer(
   job: JobFile,
   isReady: boolean,
   chosen: string | undefined,
-  first?: BenchAnswer,
+  first?: AnsweredJob,
 ): Answered {
-  const [state, setState] = useState<{ job: JobFile; chosen?: string; answer: BenchAnswer }>();
+  const [own, setOwn] = useState<AnsweredJob>();
   const [failure, setFailure] = useState<string>();
-  const hasAnswered = useRef(false);
-  const hasFirst = first !== undefined;
+  const isPrepared = useRef(false);
+  const standing = own ?? first;
+  const latest = useRef(standing);
+  useEffect(() => {
+    latest.current = standing;
+  });
   useEffect(() => {
     if (!isReady) return;
     let isGone = false;
     const service = diagnosisService();
     const take = (answer: BenchAnswer) => {
-      if (isGone) return;
-      hasAnswered.current = true;
-      setState({ job, chosen, answer });
+      if (!isGone) setOwn({ job, chosen, answer });
     };
     const work = async () => {
-      if (!hasFirst && !hasAnswered.current) take(await service.diagnoseQuickly(job, chosen));
+      const before = latest.current;
+      const wasPrepared = isPrepared.current;
+      isPrepared.current = true;
+      if (isFor(before, job, chosen)) {
+        if (!wasPrepared) await service.prepare(job);
+        return;
+      }
+      if (!before) take(await service.diagnoseQuickly(job, chosen));
       take(await service.diagnose(job, chosen));
     };
     work().catch((error: unknown) => {
@@ -45,9 +62,30 @@ export function useBenchAnswer(
     return () => {
       isGone = true;
     };
-  }, [job, isReady, chosen, hasFirst]);
-  const isFresh = state !== undefined && state.job === job && state.chosen === chosen;
-  return { answer: state?.answer ?? first, isFresh, failure };
+  }, [job, isReady, chosen]);
+  return {
+    answer: standing?.answer,
+    isFresh: isReady && isFor(standing, job, chosen),
+    failure,
+  };
+}
+
+function isFor(
+  answered: AnsweredJob | undefined,
+  job: JobFile,
+  chosen: string | undefined,
+): boolean {
+  return answered !== undefined && answered.chosen === chosen && isSameRecord(answered.job, job);
+}
+
+/** Entries are never changed, only added: with the same ones, and the same limits, the answer is the same. */
+function isSameRecord(one: JobFile, other: JobFile): boolean {
+  return (
+    one === other ||
+    (one.entries.length === other.entries.length &&
+      one.entries.every((each, k) => each.id === other.entries[k]!.id) &&
+      JSON.stringify(one.constraints) === JSON.stringify(other.constraints))
+  );
 }
 
 const previewDelayMilliseconds = 20;

@@ -3,7 +3,6 @@
 import { useRouter, useSearchParams } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import type { AccessStep, ApplianceFamily } from '@/core/appliances';
-import type { BenchAnswer } from '@/core/job-diagnosis';
 import type { JobFile } from '@/core/job-file';
 import { parseReading, type ParsedReading, type UnitSystem } from '@/core/quantities';
 import { useDraft } from '@/features/record/use-draft';
@@ -11,7 +10,7 @@ import type { JobRecord, NewEntry } from '@/features/record/use-job-record';
 import { useMeter } from '@/features/record/use-meter';
 import { entryOfStep, trialEntry, valueOf, withLifted, withState } from './new-entries';
 import { takenAspect, withTaken, type Load } from './taken';
-import { useBenchAnswer, usePreview } from './use-bench';
+import { useBenchAnswer, usePreview, type AnsweredJob } from './use-bench';
 
 export type SkipReason = 'cannot' | 'skipped' | 'not-sure';
 
@@ -20,7 +19,7 @@ export function useCheckEntry(
   family: ApplianceFamily,
   { job, isReady, append }: JobRecord,
   system: UnitSystem,
-  first: BenchAnswer | undefined,
+  first: AnsweredJob | undefined,
 ) {
   const asked = useSearchParams().get('check') ?? '';
   const router = useRouter();

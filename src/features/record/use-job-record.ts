@@ -19,6 +19,8 @@ export interface JobRecord {
   readonly job: JobFile;
   /** False until this device's own entries have been read. */
   readonly isReady: boolean;
+  /** True where this device came with entries that the page's job does not have. */
+  readonly cameWithMore: boolean;
   readonly waitingCount: number;
   readonly sending: SendOutcome;
   /** Keeps the entries on this device, then sends. Rejects where the device itself cannot keep them. */
@@ -35,6 +37,7 @@ export function useJobRecord(initial: JobFile): JobRecord {
   const { constraints, set: constrain } = useConstraints(initial);
   const [own, setOwn] = useState<readonly Entry[]>([]);
   const [isReady, setReady] = useState(false);
+  const [came, setCame] = useState<readonly Entry[]>([]);
   const [waitingCount, setWaitingCount] = useState(0);
   const [sending, setSending] = useState<SendOutcome>({ kind: 'all-sent' });
   /** The round of sending under way, and whether entries were added since it began. */
@@ -62,7 +65,9 @@ export function useJobRecord(initial: JobFile): JobRecord {
     let isGone = false;
     void keptEntries(jobId).then((kept) => {
       if (isGone) return;
-      setOwn(kept.filter((each) => each.state !== 'refused').map((each) => each.entry));
+      const entries = kept.filter((each) => each.state !== 'refused').map((each) => each.entry);
+      setOwn(entries);
+      setCame(entries);
       setWaitingCount(kept.filter((each) => each.state !== 'sent').length);
       setReady(true);
       void send();
@@ -104,14 +109,16 @@ export function useJobRecord(initial: JobFile): JobRecord {
     [initial.people, jobId, send],
   );
 
-  const job = useMemo(() => {
-    const known = new Set(initial.entries.map((each) => each.id));
-    return {
+  const known = useMemo(() => new Set(initial.entries.map((each) => each.id)), [initial]);
+  const cameWithMore = came.some((each) => !known.has(each.id));
+  const job = useMemo(
+    () => ({
       ...initial,
       constraints,
       entries: [...initial.entries, ...own.filter((each) => !known.has(each.id))],
-    };
-  }, [initial, own, constraints]);
+    }),
+    [initial, own, constraints, known],
+  );
 
-  return { job, isReady, waitingCount, sending, append, constrain };
+  return { job, isReady, cameWithMore, waitingCount, sending, append, constrain };
 }
