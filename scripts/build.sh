@@ -9,7 +9,7 @@ if [ -f "$stamp" ] && [ "$(cat "$stamp")" = "$hash" ]; then exit 0; fi
 echo "ohmmeter: building (about a minute)" >&2
 mkdir -p .ohmmeter
 rm -f "$stamp"
-NEXT_TELEMETRY_DISABLED=1 node_modules/.bin/next build >.ohmmeter/build.log 2>&1 || {
+NEXT_TELEMETRY_DISABLED=1 OHMMETER_BUILD="$hash" node_modules/.bin/next build >.ohmmeter/build.log 2>&1 || {
   tail -n 30 .ohmmeter/build.log >&2
   echo "ohmmeter: the build failed; the whole log is $root/.ohmmeter/build.log" >&2
   exit 1

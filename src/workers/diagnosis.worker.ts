@@ -10,6 +10,7 @@ import {
   type PictureState,
   type ProbeAnswer,
 } from '../core/job-diagnosis';
+import { downloadTables } from './download-tables';
 
 /** What the suspects would be after one more entry. */
 export interface Preview {
@@ -25,7 +26,8 @@ export interface PictureAnswer {
 
 const service = {
   /** Fills the tables that the next answers need; the answer itself came with the page. */
-  prepare(job: JobFile): void {
+  async prepare(job: JobFile): Promise<void> {
+    await downloadTables(job);
     benchAnswer(job, undefined);
   },
 
@@ -34,7 +36,8 @@ const service = {
     return benchAnswer(job, chosen, { depth: 'one-step' });
   },
 
-  diagnose(job: JobFile, chosen: string | undefined): BenchAnswer {
+  async diagnose(job: JobFile, chosen: string | undefined): Promise<BenchAnswer> {
+    await downloadTables(job);
     return benchAnswer(job, chosen);
   },
 

@@ -1,4 +1,5 @@
-import type { CompiledFamily, RowClasses } from './compile';
+import type { CompiledFamily } from './compile';
+import type { RowClasses } from './observable-table';
 import { rightDensity, wrongDensity } from './meter';
 import type { Evidence, Observable } from './model';
 

@@ -1,5 +1,6 @@
 import { repairProbabilities, type Belief, type Contribution } from './belief';
-import type { CompiledFamily, ObservableTable } from './compile';
+import type { CompiledFamily } from './compile';
+import type { ObservableTable } from './observable-table';
 import { fromScale, type OutcomeClass } from './meter';
 import type { Observable } from './model';
 

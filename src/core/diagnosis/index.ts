@@ -2,5 +2,6 @@ export * from './belief';
 export * from './compile';
 export * from './explain';
 export * from './model';
+export type { PackedTable } from './packed-table';
 export * from './plan';
 export type { Outlook } from './rollout';

@@ -1,6 +1,7 @@
 import type { Belief } from './belief';
-import type { CompiledFamily, ObservableTable } from './compile';
-import type { Observable, PlanStart } from './model';
+import type { CompiledFamily } from './compile';
+import type { ObservableTable } from './observable-table';
+import type { Candidate, Observable, PlanStart } from './model';
 import { binOutcomes } from './outcome-bins';
 
 /**
@@ -14,7 +15,7 @@ export interface PlanProblem {
   readonly mass: Float64Array;
   readonly verdict: Uint16Array;
   readonly checks: readonly PlanCheck[];
-  /** Outcome bins of the checks once the flags of a world are set; made when first asked for. */
+  /** The unit once the flags of a world are set. */
   world(flags: number): PlanWorld;
 }
 
@@ -30,10 +31,13 @@ export interface PlanCheck {
   readonly accessMinutesNow: number;
 }
 
-/** Outcome bins of every check, chance of a wrong reading included: `shares[check][group * bins + bin]`. */
-export interface PlanWorld {
-  readonly binCount: readonly number[];
-  readonly shares: readonly Float64Array[];
+/** What each check would show in it; worked out when first asked for, since most plans never ask for most. */
+export type PlanWorld = (check: number) => CheckBins;
+
+/** Outcome bins of a check, chance of a wrong reading included: `shares[group * bins + bin]`. */
+export interface CheckBins {
+  readonly bins: number;
+  readonly shares: Float64Array;
 }
 
 /** Hypotheses lighter than this are left out of the plan. */
@@ -52,14 +56,13 @@ export function planProblem<O extends Observable>(
   const { candidates } = start;
   const rows = likeliestRows(family, belief, hypotheses);
   const outcomesOf = new Map<ObservableTable, CheckOutcomes>();
-  const outcomesIn = (flags: number) =>
-    candidates.map((candidate) => {
-      const table = family.table(candidate.observableIn(flags));
-      const found = outcomesOf.get(table) ?? checkOutcomes(belief, table, hypotheses, rows);
-      outcomesOf.set(table, found);
-      return found;
-    });
-  const outcomes = outcomesIn(0);
+  const outcomesIn = (flags: number, { observableIn }: Candidate<O>) => {
+    const table = family.table(observableIn(flags));
+    const found = outcomesOf.get(table) ?? checkOutcomes(belief, table, hypotheses, rows);
+    outcomesOf.set(table, found);
+    return found;
+  };
+  const outcomes = candidates.map((each) => outcomesIn(0, each));
   const verdictOf = ({ members }: Group) => family.setOfHypothesis[hypotheses[members[0]!]!]!;
   // By verdict, so that a rollout meets the groups of one verdict in a row.
   const groups = mergeAlike(family, belief, hypotheses, outcomes).sort(
@@ -71,11 +74,13 @@ export function planProblem<O extends Observable>(
   const world = (flags: number): PlanWorld => {
     let found = worlds.get(flags);
     if (!found) {
-      const inWorld = flags === 0 ? outcomes : outcomesIn(flags);
-      found = {
-        binCount: inWorld.map((each) => each.bins),
-        shares: inWorld.map((each, c) => groupShares(membership, each, candidates[c]!.errorRate)),
-      };
+      const known: CheckBins[] = [];
+      found = (check) =>
+        (known[check] ??= groupShares(
+          membership,
+          outcomesIn(flags, candidates[check]!),
+          candidates[check]!.errorRate,
+        ));
       worlds.set(flags, found);
     }
     return found;
@@ -240,7 +245,7 @@ function groupShares(
   { groupCount, groupOf, partOf }: Membership,
   { bins, ofClass, classOf }: CheckOutcomes,
   errorRate: number,
-): Float64Array {
+): CheckBins {
   // A wrong reading may fall into any bin, and says nothing of the unit.
   const shares = new Float64Array(groupCount * bins).fill(errorRate / bins);
   for (let k = 0; k < groupOf.length; k++) {
@@ -249,5 +254,5 @@ function groupShares(
     const part = partOf[k]! * (1 - errorRate);
     for (let bin = 0; bin < bins; bin++) shares[to + bin]! += part * ofClass[from + bin]!;
   }
-  return shares;
+  return { bins, shares };
 }

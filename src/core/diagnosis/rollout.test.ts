@@ -8,23 +8,16 @@ import { Rollout, type Policy } from './rollout';
  */
 const mass = [0.4, 0.3, 0.2, 0.1];
 const verdict = [0, 1, 1, 2];
-const world: PlanWorld = {
-  binCount: [2, 3, 2],
-  shares: [
-    Float64Array.of(0.9, 0.1, 0.2, 0.8, 0.3, 0.7, 0.5, 0.5),
-    Float64Array.of(0.8, 0.1, 0.1, 0.1, 0.8, 0.1, 0.2, 0.6, 0.2, 0.05, 0.05, 0.9),
-    Float64Array.of(0.5, 0.5, 0.5, 0.5, 0.5, 0.5, 0.5, 0.5),
-  ],
+const two = { bins: 2, shares: Float64Array.of(0.9, 0.1, 0.2, 0.8, 0.3, 0.7, 0.5, 0.5) };
+const three = {
+  bins: 3,
+  shares: Float64Array.of(0.8, 0.1, 0.1, 0.1, 0.8, 0.1, 0.2, 0.6, 0.2, 0.05, 0.05, 0.9),
 };
+const blind = { bins: 2, shares: Float64Array.of(0.5, 0.5, 0.5, 0.5, 0.5, 0.5, 0.5, 0.5) };
+const told = { bins: 2, shares: Float64Array.of(0.95, 0.05, 0.1, 0.9, 0.1, 0.9, 0.9, 0.1) };
+const world: PlanWorld = (at) => [two, three, blind][at]!;
 /** Once the reset is pressed, the third check tells the groups apart. */
-const pressed: PlanWorld = {
-  binCount: world.binCount,
-  shares: [
-    world.shares[0]!,
-    world.shares[1]!,
-    Float64Array.of(0.95, 0.05, 0.1, 0.9, 0.1, 0.9, 0.9, 0.1),
-  ],
-};
+const pressed: PlanWorld = (at) => [two, three, told][at]!;
 const check = (checkId: string, minutes: number, rest: Partial<PlanProblem['checks'][number]>) => ({
   checkId,
   minutes,
@@ -61,10 +54,12 @@ const lossOf = (weights: readonly number[]) => {
   return Math.min(...byVerdict(weights).map((own, set) => (total - own) * [60, 60, 90][set]!));
 };
 /** Groups as each outcome of a check leaves them. */
-const outcomesOf = ({ binCount, shares }: PlanWorld, at: number, weights = mass) =>
-  Array.from({ length: binCount[at]! }, (_, bin) =>
-    weights.map((w, g) => w * shares[at]![g * binCount[at]! + bin]!),
+const outcomesOf = (inWorld: PlanWorld, at: number, weights = mass) => {
+  const { bins, shares } = inWorld(at);
+  return Array.from({ length: bins }, (_, bin) =>
+    weights.map((w, g) => w * shares[g * bins + bin]!),
   );
+};
 
 describe('a rollout', () => {
   it('loses by stopping what the cheapest verdict gets wrong', () => {
@@ -105,9 +100,9 @@ describe('a rollout', () => {
       taken[2] = 0;
       return 2;
     };
-    const blind = outcomesOf(world, 2).reduce((sum, each) => sum + lossOf(each), 0.5);
-    expect(rollout.after(rollout.root(0), 2, stopHere)!.cost).toBeCloseTo(blind, 9);
-    expect(rollout.after(rollout.root(0), 2, pressThenPress)!.cost).toBeLessThan(blind - 5);
+    const blindly = outcomesOf(world, 2).reduce((sum, each) => sum + lossOf(each), 0.5);
+    expect(rollout.after(rollout.root(0), 2, stopHere)!.cost).toBeCloseTo(blindly, 9);
+    expect(rollout.after(rollout.root(0), 2, pressThenPress)!.cost).toBeLessThan(blindly - 5);
   });
 
   it('counts information as the entropy of the verdict that a check takes away', () => {

@@ -34,7 +34,7 @@ export interface RolloutNode {
   readonly runCount: number;
   readonly access: number;
   readonly flags: number;
-  /** Outcomes of the checks in the world of these flags. */
+  /** What the checks show in the world of these flags. */
   readonly world: PlanWorld;
   readonly taken: Uint8Array;
   /** Checks that may still tell something here. */
@@ -150,11 +150,10 @@ export class Rollout {
     let cost = (own.costMinutes + access) * node.mass;
     let minutes = (own.minutes + access) * node.mass;
     let checks = node.mass;
-    const { shares, binCount } = node.world;
-    const bins = binCount[check]!;
+    const { bins, shares } = node.world(check);
     node.taken[check] = 1;
     for (let bin = 0; bin < bins && cost < most; bin++) {
-      const child = this.child(node, own, shares[check]!, bins, bin);
+      const child = this.child(node, own, shares, bins, bin);
       if (!child) continue;
       const outlook = this.value(child, policy);
       cost += outlook.cost;
@@ -240,8 +239,7 @@ export class Rollout {
     run: number,
   ): number {
     const { binMass } = this;
-    const bins = world.binCount[check]!;
-    const shares = world.shares[check]!;
+    const { bins, shares } = world(check);
     binMass.fill(0);
     let rest = runMass[run]!;
     for (let k = run === 0 ? 0 : runEnd[run - 1]!; k < runEnd[run]!; k++) {
@@ -267,8 +265,7 @@ export class Rollout {
    */
   private doubtAfter(node: RolloutNode, check: number): number {
     const { active, weights, mass, world, runEnd, runMass, runCount } = node;
-    const bins = world.binCount[check]!;
-    const shares = world.shares[check]!;
+    const { bins, shares } = world(check);
     if (bins === 2) {
       let total = 0;
       let squares = 0;

@@ -43,6 +43,34 @@ describe('a diagnosis', () => {
     expect(entries).toHaveLength(12);
   });
 
+  it.each([
+    [
+      'a beep with the threshold of the meter',
+      'upper-element-beep',
+      'beeps',
+      { threshold: { ohm: 80 } },
+    ],
+    [
+      'a click with the water measured',
+      'upper-thermostat-click',
+      'clicks',
+      { state: { water: { upper: { celsius: 55 } } } },
+    ],
+    ['a look at the dials, before the power went off', 'dials-look', 'equal', {}],
+    ['the other outlets, before the power went off', 'other-outlet', 'same-everywhere', {}],
+  ])('does not propose %s again', (_, check, value, rest) => {
+    const entries = [
+      { ...stamp(), kind: 'observation', check, value, ...rest } as Entry,
+      { ...stamp(), kind: 'action', action: 'power-off' } as Entry,
+    ];
+    for (let round = 0; round < 60; round++) {
+      const { next, alternatives } = answer(entries);
+      if (!next) return;
+      expect([next, ...alternatives].map((each) => each.check)).not.toContain(check);
+      entries.push({ ...stamp(), kind: 'skip', check: next.check, reason: 'skipped' });
+    }
+  });
+
   it('plans without live work, and without instruments that are not there', () => {
     const entries: Entry[] = [];
     for (let round = 0; round < 20; round++) {

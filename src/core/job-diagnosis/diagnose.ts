@@ -20,7 +20,7 @@ import {
 } from '../diagnosis';
 import { foldEntries, walkEntries, type JobFile, type JobState } from '../job-file';
 import { doubtToSettle, type Warning } from './doubts';
-import { evidenceOf } from './evidence';
+import { evidenceOf, takenKeys, type WalkedEntry } from './evidence';
 import { whatWouldChangeTheMind, type MindChanger } from './mind';
 import { likelyMistake } from './mistakes';
 import {
@@ -98,7 +98,7 @@ export function diagnoseJob(job: JobFile, options: DiagnosisOptions = {}): OpenD
   const belief = updateBelief(tables, evidenceOf(family, job, walked, parameters));
   const standing = beliefAfterRepairs(tables, belief, state.repairsDone);
   const start = family.planStart(state, limitsOf(job), parameters);
-  const isOpen = openChecks(belief, state);
+  const isOpen = openChecks(family, walked, belief, state);
   const candidates = start.candidates.filter(isOpen);
   const isUsual = job.constraints?.order === 'usual';
   const plan = planNext(
@@ -181,14 +181,15 @@ export function diagnoseJob(job: JobFile, options: DiagnosisOptions = {}): OpenD
 
 /** A check is open until what it looks at has been looked at since the last repair. */
 function openChecks(
+  family: ApplianceFamily,
+  walked: readonly WalkedEntry[],
   { contributions }: Belief,
   { repairsDone }: JobState,
 ): (candidate: Candidate<ElectricalObservable>) => boolean {
-  const taken = new Set(
-    contributions
-      .filter((each) => each.repairsBefore === repairsDone.length)
-      .map((each) => each.observableKey),
-  );
+  const taken = takenKeys(family, walked, repairsDone);
+  for (const { repairsBefore, observableKey } of contributions) {
+    if (repairsBefore === repairsDone.length) taken.add(observableKey);
+  }
   return (candidate) => !taken.has(candidate.observableIn(0).key);
 }
 

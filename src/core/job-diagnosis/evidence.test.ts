@@ -105,3 +105,59 @@ describe('over range', () => {
     );
   });
 });
+
+describe('the same look again', () => {
+  it('is a repeat, and no second witness, whatever the power does meanwhile', () => {
+    const look = () => made({ kind: 'observation', check: 'dials-look', value: 'low' });
+    const once = [look()];
+    const twice = [...once, made({ kind: 'action', action: 'power-off' }), look()];
+    expect(new Set(keys(twice)).size).toBe(1);
+    const leading = (entries: Entry[]) =>
+      diagnoseJob(emptyJob({ entries, complaint: { kind: 'lukewarm', answers: {} } })).answer
+        .suspects[0]!;
+    const [first, again] = [leading(once), leading(twice)];
+    expect(again.repair).toBe(first.repair);
+    // A repeat vouches for the look; two witnesses would multiply the odds by its whole weight again.
+    const odds = ({ probability }: typeof first) => probability / (1 - probability);
+    expect(odds(again) / odds(first)).toBeLessThan(1.4);
+  });
+
+  it('is another one where the state decides what is heard', () => {
+    const beep = (rest: object) =>
+      made({ kind: 'observation', check: 'upper-element-beep', value: 'beeps', ...rest });
+    const press = () => made({ kind: 'observation', check: 'limit-reset-press', value: 'clicked' });
+    const click = (celsius: number) =>
+      made({
+        kind: 'observation',
+        check: 'upper-thermostat-click',
+        value: 'stays-closed',
+        state: { water: { upper: { celsius } } },
+      });
+    const distinct = (...entries: Entry[]) => new Set(keys(entries)).size;
+    expect(distinct(beep({}), beep({ state: { lifted: [] } }))).toBe(2);
+    expect(distinct(beep({}), beep({ threshold: { ohm: 500 } }))).toBe(2);
+    expect(distinct(press(), press())).toBe(2);
+    expect(distinct(click(60), click(18))).toBe(2);
+    expect(distinct(click(60), click(60))).toBe(1);
+  });
+
+  it('tells a click by the water that was there in this job, not in the one before', () => {
+    const stuck = (celsius: number) =>
+      diagnoseJob(
+        emptyJob({
+          entries: [
+            made({
+              kind: 'observation',
+              check: 'lower-thermostat-click',
+              value: 'stays-closed',
+              state: { water: { lower: { celsius } } },
+            }),
+          ],
+        }),
+      ).answer.suspects.find((each) => each.repair === 'replace-lower-thermostat')!.probability;
+    const inHotWater = stuck(60);
+    // Below the lowest mark a good contact stays closed too.
+    expect(stuck(18)).toBeLessThan(inHotWater / 3);
+    expect(stuck(60)).toBeCloseTo(inHotWater, 9);
+  });
+});

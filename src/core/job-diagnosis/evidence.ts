@@ -116,8 +116,43 @@ export function observableOfEntry(
   );
 }
 
-/** What the entry says wins key by key, then what its check implies, then what the entries before it made of the unit. */
+/**
+ * Keys of everything that has been looked at or measured since the last repair, as a plan would name it: what only the
+ * technician at the unit knew, such as the water's temperature, does not make it another check.
+ */
+export function takenKeys(
+  family: ApplianceFamily,
+  walked: readonly WalkedEntry[],
+  repairsDone: readonly string[],
+): Set<string> {
+  return new Set(
+    walked.flatMap(({ entry, before }) => {
+      if (before.repairsDone.length !== repairsDone.length) return [];
+      const isResult =
+        entry.kind === 'observation' || (entry.kind === 'reading' && entry.value !== undefined);
+      if (!isResult || entry.check === undefined || !family.isCheckId(entry.check)) return [];
+      return [family.observableOfCheck(entry.check, standingOfEntry(family, entry, before)).key];
+    }),
+  );
+}
+
+/** The state that an entry was taken in, with what was measured or known of it there. */
 function stateOfEntry(
+  family: ApplianceFamily,
+  entry: ReadingEntry | ObservationEntry,
+  before: JobState,
+): ReadingState {
+  const water = measuredWater(family, entry.state?.water);
+  const threshold = entry.kind === 'observation' ? entry.threshold?.ohm : undefined;
+  return {
+    ...standingOfEntry(family, entry, before),
+    ...(water ? { waterCelsius: water, dialCelsius: dialsAsFound(family, before) } : {}),
+    ...(threshold !== undefined ? { beepBelowOhm: threshold } : {}),
+  };
+}
+
+/** What the entry says wins key by key, then what its check implies, then what the entries before it made of the unit. */
+function standingOfEntry(
   family: ApplianceFamily,
   entry: ReadingEntry | ObservationEntry,
   before: JobState,
@@ -127,8 +162,6 @@ function stateOfEntry(
   const present = family.impliedState(check && entry.check, family.readingState(before));
   const stated = entry.state ?? {};
   const lifted = stated.lifted ?? present.lifted;
-  const water = measuredWater(family, stated.water);
-  const dialCelsius = water && dialsAsFound(family, before);
   return {
     ...present,
     power: stated.power ?? (quantity === 'resistance' ? 'off' : present.power),
@@ -139,10 +172,6 @@ function stateOfEntry(
     lifted: stated.load === 'open-circuit' ? [...lifted, ...loadEnds(family)] : lifted,
     limitReset: present.limitReset || stated.limit === 'closed',
     ...(stated.limit === 'tripped' ? { limitHeldOpen: true } : {}),
-    ...(water ? { waterCelsius: water, dialCelsius } : {}),
-    ...(entry.kind === 'observation' && entry.threshold?.ohm !== undefined
-      ? { beepBelowOhm: entry.threshold.ohm }
-      : {}),
   };
 }
 

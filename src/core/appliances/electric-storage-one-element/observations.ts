@@ -1,4 +1,4 @@
-import type { PredictObservation } from '../electrical/declaration';
+import type { Observation } from '../electrical/declaration';
 import {
   beeps,
   breakerRecycle,
@@ -14,9 +14,10 @@ import {
   warmTest,
 } from '../electrical/looks';
 import { celsius, outcomes } from '../electrical/model';
+import { stateKey } from '../electrical/state';
 
 /** What a look, a press, a wait or a tap shows under a hypothesis. Tables are common practice. */
-export const observations: Readonly<Record<string, PredictObservation>> = {
+export const observations: Readonly<Record<string, Observation>> = {
   'element-beep': beeps('element'),
   'thermostat-click': dialClick('thermostat', 'only', 'topCelsius'),
   'thermostat-warm-test': warmTest('thermostat'),
@@ -28,14 +29,17 @@ export const observations: Readonly<Record<string, PredictObservation>> = {
       'thermostat.both-poles-open',
     ),
   ),
-  'lamp-look': (hypothesis, state, unit) => {
-    const solved = unit.solve(hypothesis, state);
-    // A milliampere lights it; the hair of current through a leak makes it glimmer at most.
-    return outcomes(
-      solved.currentThrough('lamp') > 0.3e-3
-        ? { lit: 0.97, dark: 0.03 }
-        : { lit: 0.03, dark: 0.97 },
-    );
+  'lamp-look': {
+    keyOf: stateKey,
+    predict(hypothesis, state, unit) {
+      const solved = unit.solve(hypothesis, state);
+      // A milliampere lights it; the hair of current through a leak makes it glimmer at most.
+      return outcomes(
+        solved.currentThrough('lamp') > 0.3e-3
+          ? { lit: 0.97, dark: 0.03 }
+          : { lit: 0.03, dark: 0.97 },
+      );
+    },
   },
   'terminals-look': (hypothesis) => jointLook(jointModes(hypothesis, /^(cable-|w-supply-|pin-)/)),
   'flange-look': (hypothesis) =>

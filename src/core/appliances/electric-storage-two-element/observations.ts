@@ -1,4 +1,4 @@
-import type { PredictObservation } from '../electrical/declaration';
+import type { Observation } from '../electrical/declaration';
 import {
   beeps,
   breakerRecycle,
@@ -18,7 +18,7 @@ import { celsius, outcomes } from '../electrical/model';
 
 /** What a look, a press, a wait or a tap shows under a hypothesis. Tables are common practice. */
 
-export const observations: Readonly<Record<string, PredictObservation>> = {
+export const observations: Readonly<Record<string, Observation>> = {
   'limit-reset-press': resetPress((hypothesis) =>
     has(hypothesis, 'limit.pole-1-open', 'limit.pole-2-open', 'limit.both-poles-open'),
   ),

@@ -191,7 +191,7 @@ export function planStart(
           changes,
           observableIn: (world) =>
             observableOfCheck(
-              names,
+              declaration,
               checkId,
               impliedState(check, thermostats, {
                 ...present,

@@ -27,7 +27,7 @@ export interface ElectricalDeclaration extends Topology {
   readonly dialCelsius: { readonly usual: number; readonly high: number; readonly low: number };
   readonly checks: Readonly<Record<string, CheckWords>>;
   /** What a look, a press, a wait or a tap shows. Tables are common practice. */
-  readonly observations: Readonly<Record<string, PredictObservation>>;
+  readonly observations: Readonly<Record<string, Observation>>;
   readonly questions: Readonly<Record<string, Question>>;
   /** Kinds of complaint that the call offers for this family, the commonest first. */
   readonly askedComplaints: readonly string[];
@@ -49,11 +49,14 @@ export interface ElectricalDeclaration extends Topology {
   readonly usualOrder: readonly string[];
 }
 
-export type PredictObservation = (
-  hypothesis: UnitHypothesis,
-  state: ReadingState,
-  unit: UnitView,
-) => Prediction;
+/** What is seen, heard or felt: of the unit whatever its state, or in the state that it is in. */
+export type Observation = ((hypothesis: UnitHypothesis) => Prediction) | StateObservation;
+
+export interface StateObservation {
+  /** Equal for states in which it is the same observation: the same again is a repeat, not a second witness. */
+  keyOf(state: ReadingState): string;
+  predict(hypothesis: UnitHypothesis, state: ReadingState, unit: UnitView): Prediction;
+}
 
 export interface DeadPoint {
   readonly between: readonly [string, string];

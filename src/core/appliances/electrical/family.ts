@@ -88,7 +88,7 @@ export function electricalFamily(declaration: ElectricalDeclaration): Electrical
     readingState: (state) => readingState(declaration, state),
     impliedState: (check, present) =>
       impliedState(check === undefined ? undefined : names.checks[check], thermostats, present),
-    observableOfCheck: (check, state) => observableOfCheck(names, check, state),
+    observableOfCheck: (check, state) => observableOfCheck(declaration, check, state),
     probe: (quantity, a, b, state) => probe(names, quantity, a, b, state),
     clamp,
     accessSteps: (check, state) => accessSteps(declaration, check, state),

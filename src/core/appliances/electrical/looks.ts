@@ -1,6 +1,10 @@
-import type { PredictObservation } from './declaration';
+import type { Prediction } from '../../diagnosis/model';
+import type { StateObservation } from './declaration';
 import type { UnitHypothesis } from './hypotheses';
 import { outcomes } from './model';
+import { stateKey } from './state';
+
+type UnitObservation = (hypothesis: UnitHypothesis) => Prediction;
 
 /** Looks, presses, waits and taps that every electric heater knows. Tables are common practice. */
 
@@ -24,9 +28,9 @@ export const jointModes = ({ faults }: UnitHypothesis, joint: RegExp): (string |
 /** Meters beep below a threshold of their own; without it, most beep on an element. */
 const usualBeepOhm = 30;
 
-export const beeps =
-  (element: string): PredictObservation =>
-  (hypothesis, state, unit) => {
+export const beeps = (element: string): StateObservation => ({
+  keyOf: stateKey,
+  predict(hypothesis, state, unit) {
     const seen = unit
       .solve(hypothesis, state)
       .probeResistance(`${element}.a`, `${element}.b`).value;
@@ -36,7 +40,8 @@ export const beeps =
     return outcomes(
       seen < threshold ? { beeps: 0.95, silent: 0.05 } : { beeps: 0.04, silent: 0.96 },
     );
-  };
+  },
+});
 
 /** Ways a thermostat's own contact fails, from what a fault is called. */
 function contactFailure(
@@ -55,7 +60,7 @@ function contactFailure(
 }
 
 export const warmTest =
-  (thermostat: string): PredictObservation =>
+  (thermostat: string): UnitObservation =>
   (hypothesis) => {
     switch (contactFailure(hypothesis, thermostat)) {
       case 'never-opens':
@@ -68,9 +73,13 @@ export const warmTest =
   };
 
 /** A dial turned through the water temperature. Below its lowest mark nothing can be heard: a good contact stays closed. */
-export const dialClick =
-  (thermostat: string, id: string, water: 'topCelsius' | 'bottomCelsius'): PredictObservation =>
-  (hypothesis, { waterCelsius }) => {
+export const dialClick = (
+  thermostat: string,
+  id: string,
+  water: 'topCelsius' | 'bottomCelsius',
+): StateObservation => ({
+  keyOf: ({ waterCelsius }) => String(waterCelsius?.[id] ?? ''),
+  predict(hypothesis, { waterCelsius }) {
     const failure = contactFailure(hypothesis, thermostat);
     if (failure === 'never-closes')
       return outcomes({ clicks: 0.03, 'stays-closed': 0.02, 'stays-open': 0.95 });
@@ -79,59 +88,63 @@ export const dialClick =
       return outcomes({ clicks: 0.04, 'stays-closed': 0.94, 'stays-open': 0.02 });
     }
     return outcomes({ clicks: 0.95, 'stays-closed': 0.03, 'stays-open': 0.02 });
-  };
+  },
+});
 
-export const breakerRecycle: PredictObservation = ({ situation }) =>
+export const breakerRecycle: UnitObservation = ({ situation }) =>
   outcomes(situation.trips ? { holds: 0.05, trips: 0.95 } : { holds: 0.98, trips: 0.02 });
 
-export const otherOutlet: PredictObservation = (hypothesis) => {
+export const otherOutlet: UnitObservation = (hypothesis) => {
   if (has(hypothesis, 'demand')) return outcomes({ 'same-everywhere': 0.5, 'hot-elsewhere': 0.5 });
   return hypothesis.faults.length === 0
     ? outcomes({ 'same-everywhere': 0.4, 'hot-elsewhere': 0.6 })
     : outcomes({ 'same-everywhere': 0.96, 'hot-elsewhere': 0.04 });
 };
 
-export const useLook: PredictObservation = (hypothesis) =>
+export const useLook: UnitObservation = (hypothesis) =>
   has(hypothesis, 'demand')
     ? outcomes({ usual: 0.15, outsized: 0.85 })
     : outcomes({ usual: 0.94, outsized: 0.06 });
 
-export const dipTubeLook: PredictObservation = (hypothesis) =>
+export const dipTubeLook: UnitObservation = (hypothesis) =>
   has(hypothesis, 'dip-tube.gone')
     ? outcomes({ sound: 0.03, gone: 0.97 })
     : outcomes({ sound: 0.98, gone: 0.02 });
 
 /** After half an hour of power; a full element is one that heats with more than `fullWatt`. */
-export const recovery =
-  (fullWatt: number): PredictObservation =>
-  (hypothesis, state, unit) => {
+export const recovery = (fullWatt: number): StateObservation => ({
+  // It is waited for with the power on and every wire in its place.
+  keyOf: (state) => stateKey({ ...state, power: 'on', lifted: [] }),
+  predict(hypothesis, state, unit) {
     const watt = unit.heatingWatt(hypothesis, state);
     const { topCelsius } = hypothesis.situation;
     if (watt > fullWatt) return outcomes({ hot: 0.8, warm: 0.17, cold: 0.03 });
     if (topCelsius > 45) return outcomes({ hot: 0.75, warm: 0.2, cold: 0.05 });
     if (watt > leastHeatingWatt) return outcomes({ hot: 0.15, warm: 0.5, cold: 0.35 });
     return outcomes({ hot: 0.02, warm: 0.05, cold: 0.93 });
-  };
+  },
+});
 
 /** Below this power an element heats nothing that a user would notice. */
 const leastHeatingWatt = 250;
 
 /** A reset button: it clicks where the limit had tripped, and seldom where the part is dead. */
-export const resetPress =
-  (isDead: (hypothesis: UnitHypothesis) => boolean): PredictObservation =>
-  (hypothesis, { limitReset }) => {
+export const resetPress = (isDead: (hypothesis: UnitHypothesis) => boolean): StateObservation => ({
+  keyOf: ({ limitReset }) => (limitReset ? 'reset' : ''),
+  predict(hypothesis, { limitReset }) {
     if (isDead(hypothesis)) return outcomes({ clicked: 0.2, 'no-click': 0.8 });
     return outcomes(
       hypothesis.situation.limitTripped && !limitReset
         ? { clicked: 0.95, 'no-click': 0.05 }
         : { clicked: 0.04, 'no-click': 0.96 },
     );
-  };
+  },
+});
 
 /** A non-contact tester at two terminals. It lights on about 50 V to earth, and now and then beside a live neighbour. */
-export const presence =
-  (one: string, other: string): PredictObservation =>
-  (hypothesis, state, unit) => {
+export const presence = (one: string, other: string): StateObservation => ({
+  keyOf: stateKey,
+  predict(hypothesis, state, unit) {
     const solved = unit.solve(hypothesis, state);
     const chance = (terminal: string) => (solved.voltageAt(terminal) > 50 ? 0.96 : 0.08);
     const [first, second] = [chance(one), chance(other)];
@@ -141,4 +154,5 @@ export const presence =
       'leg-2-only': (1 - first) * second,
       neither: (1 - first) * (1 - second),
     });
-  };
+  },
+});

@@ -64,10 +64,12 @@ export function electricalModel(
       }
       const { state } = observable;
       if (observable.kind === 'check') {
-        const predict = declaration.observations[observable.check];
-        if (!predict)
+        const observation = declaration.observations[observable.check];
+        if (!observation)
           throw new RangeError(`"${observable.check}" is read from the circuit, not from a table`);
-        return (index) => predict(hypotheses[index]!, state, view);
+        return typeof observation === 'function'
+          ? (index) => observation(hypotheses[index]!)
+          : (index) => observation.predict(hypotheses[index]!, state, view);
       }
       const open = view.opener(state);
       const codes = codesIn(state);

@@ -1,5 +1,6 @@
 import type { Observable } from '../../diagnosis/model';
 import type { ProbePoint } from '../../job-file/generated/job-types';
+import type { ElectricalDeclaration } from './declaration';
 import type { FamilyNames } from './names';
 import { stateKey, type ReadingState } from './state';
 
@@ -21,7 +22,7 @@ export type CircuitObservable = Extract<ElectricalObservable, { kind: 'probe' | 
 
 /** A named check as an observable, in the given state. Readings of the circuit become plain probes. */
 export function observableOfCheck(
-  names: FamilyNames,
+  { names, observations }: Pick<ElectricalDeclaration, 'names' | 'observations'>,
   check: string,
   state: ReadingState,
 ): ElectricalObservable {
@@ -30,9 +31,9 @@ export function observableOfCheck(
     return probe(names, quantity, between[0], between[1], state);
   }
   if (around) return clamp([around], state);
-  const { power, limitReset, breakerCycled, beepBelowOhm } = state;
-  const key = [check, power, limitReset && 'reset', breakerCycled && 'cycled', beepBelowOhm];
-  return { kind: 'check', key: key.filter(Boolean).join(' '), check, state };
+  const observation = observations[check];
+  const key = typeof observation === 'object' ? `${check} ${observation.keyOf(state)}` : check;
+  return { kind: 'check', key, check, state };
 }
 
 /** Any two terminals, in any state. A lifted wire's free end is named by the wire and the screw it came from. */

@@ -1,0 +1,146 @@
+import type { Grid } from './grid';
+import { quantityClass, spreadOnScale, toScale, type OutcomeClass } from './meter';
+import type { FamilyModel, Observable, Prediction, QuantityPrediction } from './model';
+
+/** The outcome class that each row predicts. */
+export interface RowClasses {
+  readonly classOfRow: Uint16Array;
+  /** For each hypothesis, 1 where its class does not depend on the shared unknowns: most do not, and cost no loop. */
+  readonly isFlat: Uint8Array;
+}
+
+/** Filled as hypotheses are asked about: those that no longer matter are never predicted. */
+export interface ObservableTable extends RowClasses {
+  readonly classes: readonly OutcomeClass[];
+  ensure(hypothesis: number): void;
+  ensureThese(hypotheses: readonly number[]): void;
+  ensureAll(): void;
+}
+
+/** Two predictions share a class if they differ by less than this share of the meter's spread. */
+const classWidth = 0.4;
+/** Spreads are told apart by steps of a factor e^(1/5). */
+const spreadSteps = 5;
+
+/** A table with nothing in it yet. */
+export function openTable<O extends Observable>(
+  model: FamilyModel<O>,
+  observable: O,
+  rowStart: Uint32Array,
+  isCoarse: Uint8Array,
+  grids: Readonly<Record<'fine' | 'coarse', Grid>>,
+): ObservableTable {
+  const count = model.hypotheses.length;
+  const classOfRow = new Uint16Array(rowStart[count]!);
+  const isFlat = new Uint8Array(count);
+  const isFilled = new Uint8Array(count);
+  let filled = 0;
+  let predict: ReturnType<FamilyModel<O>['predictor']> | undefined;
+  const classes: OutcomeClass[] = [];
+  const classByKey = new Map<string | number, number>();
+  const classFor = (key: string | number, make: () => OutcomeClass): number => {
+    let index = classByKey.get(key);
+    if (index === undefined) {
+      index = classes.length;
+      classes.push(make());
+      classByKey.set(key, index);
+    }
+    return index;
+  };
+
+  const place = (prediction: Prediction, grid: Grid): Placed => {
+    if (prediction.kind === 'outcomes') {
+      const { probabilities } = prediction;
+      let key = '';
+      for (const each of Object.values(probabilities)) key += `${each.toFixed(4)} `;
+      return {
+        found: [classFor(key, () => ({ kind: 'outcomes', probabilities }))],
+        ofPoint: undefined,
+      };
+    }
+    const { ofPoint, representatives } = grid.combinations(prediction);
+    const found = representatives.map((point) => {
+      const { centre, spread } = placed(prediction, grid, point);
+      // Width and place go by the rounded spread: two classes with the same numbers are the same stretch of the scale.
+      const size = Math.round(Math.log(spread) * spreadSteps);
+      const width = classWidth * Math.min(Math.exp(size / spreadSteps), 0.05);
+      const at = Math.round(centre / width);
+      return classFor(at * 1024 + size + 512, () =>
+        quantityClass(prediction.meter, centre, spread),
+      );
+    });
+    return { found, ofPoint: found.every((each) => each === found[0]) ? undefined : ofPoint };
+  };
+
+  // Hypotheses with the same circuit share their prediction, and with it their classes.
+  const placings = { fine: new Map<Prediction, Placed>(), coarse: new Map<Prediction, Placed>() };
+  const fill = (h: number) => {
+    isFilled[h] = 1;
+    predict ??= model.predictor(observable);
+    const prediction = predict(h);
+    const grid = isCoarse[h] === 1 ? 'coarse' : 'fine';
+    let known = placings[grid].get(prediction);
+    if (!known) {
+      known = place(prediction, grids[grid]);
+      placings[grid].set(prediction, known);
+    }
+    const { found, ofPoint } = known;
+    const start = rowStart[h]!;
+    const end = rowStart[h + 1]!;
+    isFlat[h] = ofPoint ? 0 : 1;
+    if (ofPoint)
+      for (let row = start; row < end; row++) classOfRow[row] = found[ofPoint[row - start]!]!;
+    else classOfRow.fill(found[0]!, start, end);
+    filled += 1;
+    if (filled < count) return;
+    // What was kept for speed is of no use any more.
+    predict = undefined;
+    placings.fine.clear();
+    placings.coarse.clear();
+  };
+
+  return {
+    classes,
+    classOfRow,
+    isFlat,
+    ensure(h) {
+      if (isFilled[h] === 0) fill(h);
+    },
+    ensureThese(hypotheses) {
+      if (filled === count) return;
+      for (const h of hypotheses) if (isFilled[h] === 0) fill(h);
+    },
+    ensureAll() {
+      if (filled === count) return;
+      for (let h = 0; h < count; h++) if (isFilled[h] === 0) fill(h);
+    },
+  };
+}
+
+interface Placed {
+  /** Classes of each combination of grid points. */
+  readonly found: readonly number[];
+  /** Which combination each grid point belongs to; undefined where all are the same class. */
+  readonly ofPoint: Uint8Array | undefined;
+}
+
+function placed(
+  prediction: QuantityPrediction,
+  { points, within }: Grid,
+  point: number,
+): { centre: number; spread: number } {
+  const { meter, floats } = prediction;
+  if (floats && meter.phantomUpTo !== undefined) {
+    const centre = toScale(meter.phantomUpTo, meter) / 2;
+    return { centre, spread: centre * 0.8 };
+  }
+  let { value, variance } = prediction;
+  prediction.gradients.forEach((gradient, u) => {
+    value += gradient * points[point]!.logRatios[u]!;
+    variance += (gradient * within[u]!) ** 2;
+  });
+  return {
+    centre: toScale(value, meter),
+    spread: spreadOnScale(value, variance, meter),
+  };
+}

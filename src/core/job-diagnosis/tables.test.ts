@@ -1,0 +1,67 @@
+import { describe, expect, it } from 'vitest';
+import { emptyJob, plate4500, stamp } from '../../../tests/plates';
+import { electricStorageOneElement } from '../appliances/electric-storage-one-element';
+import { electricStorageTwoElement as family } from '../appliances/electric-storage-two-element';
+import { compileFamily } from '../diagnosis';
+import type { Entry } from '../job-file';
+import { adoptTables, compiledFor, diagnoseJob, packTables, type TablePack } from '.';
+
+/** A pack as it comes over the wire. */
+const sent = (pack: TablePack) => JSON.parse(JSON.stringify(pack)) as TablePack;
+
+describe('tables that were worked out elsewhere', () => {
+  const pack = sent(packTables(family, plate4500));
+
+  it('cover every check that may be taken on arrival, and are the same to the last bit', () => {
+    const local = compiledFor(family, plate4500);
+    const taken = compileFamily(family.model(plate4500));
+    taken.adopt(pack.tables);
+    const { candidates } = family.planStart(
+      diagnoseJob(emptyJob({})).state,
+      { liveWork: true },
+      family.parameters,
+    );
+    expect(pack.tables.length).toBe(candidates.length);
+    for (const { observableIn } of candidates) {
+      const [here, there] = [local, taken].map((each) => each.table(observableIn(0)));
+      // As text: telling large arrays apart one by one takes seconds.
+      const [seen, wanted] = [there, here].map((each) =>
+        JSON.stringify([each!.classOfRow.join(), each!.isFlat.join(), each!.classes]),
+      );
+      expect(seen === wanted).toBe(true);
+    }
+  });
+
+  it('give the same answer as tables filled here', () => {
+    const entries = [
+      { ...stamp(), kind: 'reading', check: 'supply-volts', value: { volt: 238 } },
+      { ...stamp(), kind: 'reading', check: 'upper-element-ohms', value: { ohm: 12.9 } },
+    ] as Entry[];
+    const job = emptyJob({ entries });
+    const own = diagnoseJob(job).answer;
+    // The same heater with a litre more: nothing is filled for it before the pack is taken.
+    const plate = { ...plate4500, volumeLitre: 190 };
+    const larger = { ...job.unit, plate: { ...job.unit.plate, volume: { litre: 190 } } };
+    const of = pack.of.replace('"volumeLitre":189', '"volumeLitre":190');
+    expect(adoptTables(family, plate, { ...pack, of })).toBe(true);
+    const { answer } = diagnoseJob({ ...job, unit: larger });
+    expect(answer.next?.check).toBe(own.next?.check);
+    answer.suspects.forEach(({ repair, probability }, k) => {
+      expect(repair).toBe(own.suspects[k]!.repair);
+      expect(probability).toBeCloseTo(own.suspects[k]!.probability, 12);
+    });
+  });
+
+  it('are never taken for another plate', () => {
+    const other = { ...plate4500, elementWatt: { upper: 3800, lower: 3800 } };
+    expect(adoptTables(family, other, pack)).toBe(false);
+  });
+
+  it('are refused where they were packed from another model', () => {
+    const { plateOf, model, id } = electricStorageOneElement;
+    const { plate } = emptyJob().unit;
+    const unit = { family: id, plate: { ...plate, elements: { only: { watt: 2000 } } } };
+    const other = compileFamily(model(plateOf(emptyJob({ unit }))));
+    expect(() => other.adopt(pack.tables)).toThrow(/packed from another model/);
+  });
+});
