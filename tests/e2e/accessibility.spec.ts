@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { baseUrl, currentCheck, isPhone } from './technician';
 
 /** The views on the demo data, in both themes: axe finds nothing, and everything to touch is large enough. */
@@ -14,57 +14,69 @@ const views = [
   { name: 'Report', job: /1001 Otter Lane/, path: '/report' },
 ] as const;
 
-for (const theme of ['light', 'dark'] as const) {
-  for (const view of views) {
-    test(`${view.name} in the ${theme} theme`, async ({ page }) => {
-      await page.emulateMedia({ colorScheme: theme });
-      await page.goto(`${baseUrl()}${'open' in view ? view.open : ''}`);
-      if ('job' in view) {
-        const href = await page.getByRole('link', { name: view.job }).first().getAttribute('href');
-        await page.goto(`${baseUrl()}${href!.replace(/\/(repair|report)$/, '')}${view.path}`);
-        if (view.path === '') await currentCheck(page);
-        else await expect(page.getByRole('heading', { level: 2 }).first()).toBeVisible();
-      }
-      if ('sheet' in view) {
-        const why = page.getByRole('button', { name: /Why this one/ });
-        const picture = page.getByRole('button', {
-          name: isPhone(page) ? 'Picture' : 'Touch any two',
-          exact: true,
-        });
-        await (view.sheet === 'why' ? why : picture).click();
-        await expect(page.getByRole('dialog').getByRole('heading').first()).toBeVisible();
-        if (view.sheet === 'picture') await page.getByText('Terminals as a table').click();
-      }
-      await page.evaluate(() => document.fonts.ready);
-      const { violations } = await new AxeBuilder({ page })
-        .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
-        .analyze();
-      expect(
-        violations.map(
-          (each) => `${each.id}: ${each.nodes.map((node) => node.html.slice(0, 120)).join(' | ')}`,
-        ),
-      ).toEqual([]);
+const themes = ['light', 'dark'] as const;
 
-      if (isPhone(page)) {
-        const small = await page.evaluate(() =>
-          [
-            ...document.querySelectorAll<HTMLElement>(
-              'button, a, select, input:not([type=file]):not([type=checkbox]), summary',
-            ),
-          ]
-            .filter((each) => each.offsetParent !== null && !each.closest('.sr-only'))
-            .map((each) => ({
-              text: (each.textContent ?? '').slice(0, 30),
-              height: each.getBoundingClientRect().height,
-            }))
-            .filter((each) => each.height > 0 && each.height < 43.5),
-        );
-        expect(small).toEqual([]);
-        const wide = await page.evaluate(
-          () => document.documentElement.scrollWidth - window.innerWidth,
-        );
-        expect(wide).toBeLessThanOrEqual(0);
-      }
-    });
+for (const view of views) {
+  test(`${view.name} in both themes`, async ({ page }) => {
+    await openView(page, view);
+    await page.evaluate(() => document.fonts.ready);
+    for (const theme of themes) {
+      await test.step(theme, async () => {
+        await page.emulateMedia({ colorScheme: theme });
+        expect(await violationsOn(page)).toEqual([]);
+      });
+    }
+    if (isPhone(page)) {
+      expect(await smallTargetsOn(page)).toEqual([]);
+      const wide = await page.evaluate(
+        () => document.documentElement.scrollWidth - window.innerWidth,
+      );
+      expect(wide).toBeLessThanOrEqual(0);
+    }
+  });
+}
+
+async function openView(page: Page, view: (typeof views)[number]): Promise<void> {
+  await page.goto(`${baseUrl()}${'open' in view ? view.open : ''}`);
+  if ('job' in view) {
+    const href = await page.getByRole('link', { name: view.job }).first().getAttribute('href');
+    await page.goto(`${baseUrl()}${href!.replace(/\/(repair|report)$/, '')}${view.path}`);
+    if (view.path === '') await currentCheck(page);
+    else await expect(page.getByRole('heading', { level: 2 }).first()).toBeVisible();
   }
+  if (!('sheet' in view)) return;
+  const why = page.getByRole('button', { name: /Why this one/ });
+  const picture = page.getByRole('button', {
+    name: isPhone(page) ? 'Picture' : 'Touch any two',
+    exact: true,
+  });
+  await (view.sheet === 'why' ? why : picture).click();
+  await expect(page.getByRole('dialog').getByRole('heading').first()).toBeVisible();
+  if (view.sheet === 'picture') await page.getByText('Terminals as a table').click();
+}
+
+async function violationsOn(page: Page): Promise<string[]> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+    .analyze();
+  return violations.map(
+    (each) => `${each.id}: ${each.nodes.map((node) => node.html.slice(0, 120)).join(' | ')}`,
+  );
+}
+
+/** What is to be touched and is less than 44 px high. */
+function smallTargetsOn(page: Page): Promise<{ text: string; height: number }[]> {
+  return page.evaluate(() =>
+    [
+      ...document.querySelectorAll<HTMLElement>(
+        'button, a, select, input:not([type=file]):not([type=checkbox]), summary',
+      ),
+    ]
+      .filter((each) => each.offsetParent !== null && !each.closest('.sr-only'))
+      .map((each) => ({
+        text: (each.textContent ?? '').slice(0, 30),
+        height: each.getBoundingClientRect().height,
+      }))
+      .filter((each) => each.height > 0 && each.height < 43.5),
+  );
 }

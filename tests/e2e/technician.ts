@@ -39,7 +39,10 @@ export async function openJob(
 /** The job as the server has it, once everything has been sent. */
 export async function sentJob(page: Page, jobId: string): Promise<JobFile> {
   await expect(page.getByText(/kept on this device/)).toHaveCount(0);
-  const response = await page.request.get(`${baseUrl()}/api/jobs/${jobId}/file`);
+  // A server closes a connection that has been idle; the one request that meets this is asked again.
+  const response = await page.request.get(`${baseUrl()}/api/jobs/${jobId}/file`, {
+    maxRetries: 2,
+  });
   return (await response.json()) as JobFile;
 }
 
