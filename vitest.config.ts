@@ -9,7 +9,10 @@ export default defineConfig({
     },
   },
   test: {
-    include: ['src/**/*.test.{ts,tsx}', 'tests/{oracles,database,command-line}/**/*.test.ts'],
+    include: [
+      'src/**/*.test.{ts,tsx}',
+      'tests/{oracles,properties,database,command-line}/**/*.test.ts',
+    ],
     testTimeout: 60_000,
     hookTimeout: 60_000,
   },

@@ -76,7 +76,11 @@ function report(file: string, work: (text: string) => Outcome): number {
 
 function validate(text: string): Outcome {
   const read = readJobFile(text, catalogueOf);
-  return read.ok ? { ok: true, warnings: read.warnings } : read;
+  if (!read.ok) return read;
+  return answered(() => {
+    familyOfJob(read.job).plateOf(read.job);
+    return undefined;
+  }, read.warnings);
 }
 
 function diagnose(text: string): Outcome {
@@ -109,7 +113,7 @@ const answerFor = (job: JobFile, warnings: readonly JobFileProblem[]): Outcome =
   answered(() => diagnoseJob(job).answer, warnings);
 
 function answered(
-  answer: () => Diagnosis | Expectation,
+  answer: () => Diagnosis | Expectation | undefined,
   warnings: readonly JobFileProblem[],
 ): Outcome {
   try {

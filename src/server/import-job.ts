@@ -1,4 +1,5 @@
 import { v7 as newId } from 'uuid';
+import { familyOfJob } from '../core/appliances';
 import { catalogueOf } from '../core/job-diagnosis';
 import { readJobFile, type JobFileProblem } from '../core/job-file';
 import type { FirmTransaction } from '../database/client';
@@ -35,7 +36,7 @@ export async function importJob(
       address: job.site?.address || 'Address not in the file',
       family: job.unit.family,
       supply: {
-        system: job.site?.supply?.system ?? 'split-phase',
+        system: job.site?.supply?.system ?? familyOfJob(job).supplies[0]!.system,
         nominalVolt: job.site?.supply?.nominal?.volt ?? Math.round(job.unit.plate.rated.volt),
         residualCurrentDevice: job.site?.supply?.residualCurrentDevice,
       },

@@ -1,5 +1,5 @@
 import { v7 as newId } from 'uuid';
-import { familyOf, type ApplianceFamily } from '../core/appliances';
+import { familyOf, PlateError, type ApplianceFamily } from '../core/appliances';
 import { validatePlate } from '../core/job-file/generated/validators';
 import type { JobFile, JobFileProblem, Plate } from '../core/job-file';
 import type { FirmTransaction } from '../database/client';
@@ -50,7 +50,7 @@ export async function openCall(
   const organisation = await readOrganisation(transaction);
   const technician = await readTechnician(transaction, call.technicianId);
   if (!organisation || !technician) throw new NotFound('This firm has no such technician.');
-  const { unitId, family, plate } = await unitFor(transaction, organisationId, call);
+  const { unitId, family, plate, supply } = await unitFor(transaction, organisationId, call);
   const id = call.id ?? newId();
   const complaint = call.complaint;
   const constraints = {
@@ -62,6 +62,7 @@ export async function openCall(
     version: 1,
     job: { id },
     unit: { family, plate },
+    site: { supply: suppliedBy(supply) },
     complaint,
     constraints,
     entries: [],
@@ -85,11 +86,21 @@ async function unitFor(
   transaction: FirmTransaction,
   organisationId: string,
   { knownUnitId, newUnit }: NewCall,
-): Promise<{ unitId: string; family: string; plate: Plate }> {
+): Promise<{ unitId: string; family: string; plate: Plate; supply: NewSupply }> {
   if (knownUnitId !== undefined) {
     const known = (await listKnownUnits(transaction)).find((each) => each.unit.id === knownUnitId);
     if (!known) throw new NotFound('This firm has no such unit.');
-    return { unitId: known.unit.id, family: known.unit.family, plate: known.unit.plate };
+    const { unit, site } = known;
+    return {
+      unitId: unit.id,
+      family: unit.family,
+      plate: unit.plate,
+      supply: {
+        system: site.supplySystem,
+        nominalVolt: site.nominalVolt,
+        residualCurrentDevice: site.residualCurrentDevice ?? undefined,
+      },
+    };
   }
   if (!newUnit)
     throw new Refused([{ pointer: '/unit', message: 'Choose a unit, or enter its plate.' }]);
@@ -97,7 +108,7 @@ async function unitFor(
   if (!family) {
     throw new Refused([{ pointer: '/unit/family', message: 'Choose which kind of heater it is.' }]);
   }
-  const plate = checkedPlate(family, newUnit.plate);
+  const plate = checkedPlate(family, newUnit.plate, newUnit.supply);
   const problems: JobFileProblem[] = [];
   if (newUnit.customer.trim() === '') {
     problems.push({ pointer: '/customer', message: 'Who is it for? A name is enough.' });
@@ -136,11 +147,11 @@ async function unitFor(
     plate,
     ...words(newUnit),
   });
-  return { unitId, family: family.id, plate };
+  return { unitId, family: family.id, plate, supply: newUnit.supply };
 }
 
 /** A plate with its volts and the watts of every element, or why not. */
-function checkedPlate(family: ApplianceFamily, value: unknown): Plate {
+function checkedPlate(family: ApplianceFamily, value: unknown, supply: NewSupply): Plate {
   if (!validatePlate(value)) {
     throw new Refused(
       (validatePlate.errors ?? []).map(({ instancePath, message }) => ({
@@ -150,10 +161,19 @@ function checkedPlate(family: ApplianceFamily, value: unknown): Plate {
     );
   }
   try {
-    family.plateOf({ unit: { family: family.id, plate: value } });
+    family.plateOf({
+      unit: { family: family.id, plate: value },
+      site: { supply: suppliedBy(supply) },
+    });
   } catch (error) {
-    const { pointer = '/plate', message } = error as Error & { pointer?: string };
-    throw new Refused([{ pointer: pointer.replace('/unit', ''), message }]);
+    if (!(error instanceof PlateError)) throw error;
+    throw new Refused([{ pointer: error.pointer.replace('/unit', ''), message: error.message }]);
   }
   return value;
 }
+
+const suppliedBy = ({ system, nominalVolt, residualCurrentDevice }: NewSupply) => ({
+  system,
+  nominal: { volt: nominalVolt },
+  residualCurrentDevice,
+});

@@ -119,6 +119,17 @@ describe('ohmmeter bench', () => {
 });
 
 describe('ohmmeter validate', () => {
+  it('says of a plate that no heater has where it stands', () => {
+    const job = emptyJob();
+    const plate = { ...job.unit.plate, rated: { volt: 24 } };
+    const { status, stderr } = ohmmeter([
+      'validate',
+      file('low.json', { ...job, unit: { ...job.unit, plate } }),
+    ]);
+    expect(status).toBe(1);
+    expect(stderr).toContain('/unit/plate/rated/volt: 24 volt is outside');
+  });
+
   it('says valid, or a pointer per problem', () => {
     expect(ohmmeter(['validate', file('ok.json', emptyJob())])).toMatchObject({
       status: 0,

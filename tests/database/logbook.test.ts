@@ -13,7 +13,7 @@ import { recordEntries } from '../../src/server/record-entries';
 import { setConstraints } from '../../src/server/set-constraints';
 import { setUpFirm } from '../../src/server/set-up-firm';
 import { seedDemoData } from '../../src/server/demo/seed';
-import { familyOfJob } from '../../src/core/appliances';
+import { familyOf, familyOfJob } from '../../src/core/appliances';
 import { diagnoseJob } from '../../src/core/job-diagnosis';
 import type { Entry } from '../../src/core/job-file';
 import { emptyJob, stamp } from '../plates';
@@ -307,6 +307,12 @@ describe('a call', () => {
     ['a kind of heater that there is none of', {}, { family: 'steam' }, /kind of heater/],
     ['nobody it is for', {}, { customer: '  ' }, /Who is it for/],
     ['a plate of no volts', {}, { plate: { rated: { volt: 0 }, elements: {} } }, /plate/],
+    [
+      'a plate of no heater',
+      {},
+      { plate: { rated: { volt: 230 }, elements: { only: { watt: 3 } } } },
+      /3 watt is outside/,
+    ],
     ['a plate without its watts', {}, { plate: { rated: { volt: 230 }, elements: {} } }, /watt/i],
     ['no unit', { newUnit: undefined }, {}, /Choose a unit/],
   ])('with %s is refused, and nothing of it is kept', async (_, change, newUnit, message) => {
@@ -330,6 +336,41 @@ describe('a job file', () => {
     const content = (each: Entry) => ({ ...each, id: undefined });
     expect(back.entries.map(content)).toEqual(out.entries.map(content));
     expect(back.unit.plate).toEqual(out.unit.plate);
+  });
+
+  it('without a word on its supply gets the supply that its family usually has', async () => {
+    const unit = {
+      family: 'electric-storage-one-element',
+      plate: { rated: { volt: 120 }, elements: { only: { watt: 1500 } } },
+    };
+    const text = JSON.stringify({ ...emptyJob({ unit }), complaint: undefined });
+    const { id } = await asFirm(test.database, firm, async (transaction) => {
+      const [technician] = await listTechnicians(transaction);
+      return importJob(transaction, firm, technician!.id, text);
+    });
+    const { plateOf, supplies } = familyOf(unit.family)!;
+    expect((await stored(firm, id)).site?.supply?.system).toBe(supplies[0]!.system);
+    expect(plateOf(await stored(firm, id))).toEqual(plateOf(emptyJob({ unit })));
+  });
+
+  it.each<[string, object, string]>([
+    ['volts below nothing', { supply: { system: 'split-phase', nominal: { volt: -1 } } }, 'volt'],
+    [
+      'a thousandth of a volt',
+      { supply: { system: 'split-phase', nominal: { volt: 1e-3 } } },
+      'volt',
+    ],
+  ])('with a supply of %s is refused with its place', async (_, site, word) => {
+    const text = JSON.stringify(emptyJob({ site } as object));
+    const importing = asFirm(test.database, firm, async (transaction) => {
+      const [technician] = await listTechnicians(transaction);
+      return importJob(transaction, firm, technician!.id, text);
+    });
+    await expect(importing).rejects.toMatchObject({
+      problems: [
+        { pointer: '/site/supply/nominal/volt', message: expect.stringContaining(word) as string },
+      ],
+    });
   });
 
   it('with a problem leaves nothing behind', async () => {

@@ -5,14 +5,15 @@ import {
   type ReadingState,
 } from '../appliances';
 import type { Evidence, EvidenceResult } from '../diagnosis';
-import type {
-  Entry,
-  JobFile,
-  JobState,
-  Measured,
-  ObservationEntry,
-  ReadingEntry,
-  Value,
+import {
+  powerShownBy,
+  type Entry,
+  type JobFile,
+  type JobState,
+  type Measured,
+  type ObservationEntry,
+  type ReadingEntry,
+  type Value,
 } from '../job-file';
 
 /** Entry id under which the complaint and the answers of the call count as evidence. */
@@ -158,13 +159,12 @@ function standingOfEntry(
   before: JobState,
 ): ReadingState {
   const check = family.isCheckId(entry.check) ? family.check(entry.check) : undefined;
-  const quantity = entry.kind === 'reading' ? (check?.quantity ?? entry.quantity) : undefined;
   const present = family.impliedState(check && entry.check, family.readingState(before));
   const stated = entry.state ?? {};
   const lifted = stated.lifted ?? present.lifted;
   return {
     ...present,
-    power: stated.power ?? (quantity === 'resistance' ? 'off' : present.power),
+    power: powerShownBy(entry, family.catalogue) ?? present.power,
     dials: Object.fromEntries(
       family.thermostats.map(({ id, stateKey }) => [id, stated[stateKey] ?? present.dials[id]!]),
     ),

@@ -33,14 +33,39 @@ describe('proved dead', () => {
     ['power on', action('power-on')],
     ['the breaker cycled', action('cycle-breaker')],
     ['a live reading', reading('supply-volts', { volt: 240 })],
+    [
+      'volts on any two terminals',
+      {
+        ...stamp(),
+        kind: 'reading',
+        quantity: 'voltage-ac',
+        between: ['limit.1', 'tank'],
+        value: { volt: 118 },
+      } as Entry,
+    ],
+    [
+      'amps in any wire',
+      {
+        ...stamp(),
+        kind: 'reading',
+        quantity: 'current-ac',
+        around: 'w-upper-a',
+        value: { ampere: 18 },
+      } as Entry,
+    ],
   ])('ends with %s', (_, entry) => {
     const state = fold(action('power-off'), action('proved-dead'), { ...entry, ...stamp() });
     expect(state.provedDeadAt).toBeUndefined();
     expect(state.power).toBe('on');
   });
 
-  it('holds while dead readings are taken', () => {
-    const state = fold(action('proved-dead'), reading('upper-element-ohms', { ohm: 12.9 }));
+  it('holds while dead readings are taken, and while no volts are found', () => {
+    const none = { quantity: 'voltage-ac', between: ['limit.1', 'tank'], value: { volt: 0.4 } };
+    const state = fold(action('proved-dead'), reading('upper-element-ohms', { ohm: 12.9 }), {
+      ...stamp(),
+      kind: 'reading',
+      ...none,
+    } as Entry);
     expect(state.provedDeadAt).toBeDefined();
   });
 });

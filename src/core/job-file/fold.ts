@@ -4,6 +4,8 @@ import type {
   Entry,
   LiftedEnd,
   Measured,
+  ObservationEntry,
+  ReadingEntry,
   StatusEntry,
   VerdictEntry,
 } from './generated/job-types';
@@ -100,7 +102,7 @@ function step(state: JobState, entry: Entry, catalogue: FamilyCatalogue): JobSta
   switch (entry.kind) {
     case 'reading':
     case 'observation':
-      return afterCheck(state, entry.check, entry.state?.power, catalogue);
+      return afterCheck(state, entry, catalogue);
     case 'action':
       return afterAction(state, entry);
     case 'skip':
@@ -122,21 +124,43 @@ function step(state: JobState, entry: Entry, catalogue: FamilyCatalogue): JobSta
 
 function afterCheck(
   state: JobState,
-  checkId: string | undefined,
-  statedPower: 'on' | 'off' | undefined,
+  entry: ReadingEntry | ObservationEntry,
   catalogue: FamilyCatalogue,
 ): JobState {
-  if (checkId === undefined) return withPower(state, statedPower);
-  const check = catalogue.check(checkId);
-  const taken = withPower(state, statedPower ?? check?.power);
+  const taken = withPower(state, powerShownBy(entry, catalogue));
+  if (entry.check === undefined) return taken;
+  const changes = catalogue.check(entry.check)?.changes;
   const refused = new Map(taken.refused);
-  refused.delete(checkId);
+  refused.delete(entry.check);
   return {
     ...taken,
     refused,
-    limitReset: taken.limitReset || check?.changes?.limit === 'closed',
-    breakerCycled: taken.breakerCycled || check?.changes?.breaker === 'cycled',
+    limitReset: taken.limitReset || changes?.limit === 'closed',
+    breakerCycled: taken.breakerCycled || changes?.breaker === 'cycled',
   };
+}
+
+/**
+ * What a result says of the power: what was stated with it, what its check needs, or what the reading itself shows. Amps
+ * flow and volts stand only with the power on, ohms are taken with it off. Undefined where it says nothing.
+ */
+export function powerShownBy(
+  entry: ReadingEntry | ObservationEntry,
+  catalogue: FamilyCatalogue,
+): 'on' | 'off' | undefined {
+  const check = entry.check === undefined ? undefined : catalogue.check(entry.check);
+  const known = entry.state?.power ?? check?.power;
+  if (known !== undefined || entry.kind === 'observation') return known;
+  switch (check?.quantity ?? entry.quantity) {
+    case 'resistance':
+      return 'off';
+    case 'current-ac':
+      return 'on';
+    case 'voltage-ac':
+      return (entry.value?.volt ?? 0) >= deadBelowVolt ? 'on' : undefined;
+    default:
+      return undefined;
+  }
 }
 
 /** A live reading says that power is on; a dead one says that it is off, but not that it was proved. */

@@ -178,6 +178,20 @@ function namesProblems(
   pointer: string,
   catalogue: FamilyCatalogue,
 ): JobFileProblem[] {
+  const lifted = entry.kind === 'correction' ? [] : (entry.state?.lifted ?? []);
+  return [
+    ...ownNamesProblems(entry, pointer, catalogue),
+    ...lifted.flatMap((each, index) =>
+      endProblems(each, `${pointer}/state/lifted/${index}`, catalogue),
+    ),
+  ];
+}
+
+function ownNamesProblems(
+  entry: Entry,
+  pointer: string,
+  catalogue: FamilyCatalogue,
+): JobFileProblem[] {
   if (entry.kind === 'observation' || entry.kind === 'skip' || entry.kind === 'series') {
     const check = catalogue.check(entry.check);
     if (!check) return [unknownCheck(pointer, entry.check, catalogue)];
@@ -191,13 +205,7 @@ function namesProblems(
     }
     return [];
   }
-  if (
-    entry.kind === 'action' &&
-    entry.wire !== undefined &&
-    !(entry.wire in catalogue.conductors)
-  ) {
-    return [{ pointer: `${pointer}/wire`, message: `No conductor is named "${entry.wire}".` }];
-  }
+  if (entry.kind === 'action') return endProblems(entry, pointer, catalogue);
   if (entry.kind !== 'reading') return [];
   return readingProblems(entry, pointer, catalogue);
 }
@@ -220,14 +228,15 @@ function readingProblems(
     ];
   }
   for (const [index, point] of (entry.between ?? []).entries()) {
-    const terminal = typeof point === 'string' ? point : point.end;
-    if (!catalogue.terminals.has(terminal)) {
-      return [
-        { pointer: `${pointer}/between/${index}`, message: `No terminal is named "${terminal}".` },
-      ];
+    const at = `${pointer}/between/${index}`;
+    if (typeof point !== 'string') {
+      const problems = endProblems(point, at, catalogue);
+      if (problems.length > 0) return problems;
+    } else if (!catalogue.terminals.has(point)) {
+      return [{ pointer: at, message: `No terminal is named "${point}".` }];
     }
   }
-  if (entry.around !== undefined && !(entry.around in catalogue.conductors)) {
+  if (entry.around !== undefined && !Object.hasOwn(catalogue.conductors, entry.around)) {
     return [{ pointer: `${pointer}/around`, message: `No conductor is named "${entry.around}".` }];
   }
   const unit = unitOfQuantity[check?.quantity ?? entry.quantity ?? 'resistance']!;
@@ -250,6 +259,27 @@ function readingProblems(
         },
       ]
     : [];
+}
+
+/** A conductor that the family does not have, or an end that the conductor does not have. */
+function endProblems(
+  { wire, end }: { readonly wire?: string; readonly end?: string },
+  pointer: string,
+  { conductors }: FamilyCatalogue,
+): JobFileProblem[] {
+  if (wire === undefined) return [];
+  if (!Object.hasOwn(conductors, wire)) {
+    return [{ pointer: `${pointer}/wire`, message: `No conductor is named "${wire}".` }];
+  }
+  const ends = conductors[wire]!;
+  return end === undefined || ends.includes(end)
+    ? []
+    : [
+        {
+          pointer: `${pointer}/end`,
+          message: `"${wire}" runs from ${ends[0]} to ${ends[1]}; it has no end at "${end}".`,
+        },
+      ];
 }
 
 const unknownCheck = (pointer: string, check: string, { family }: FamilyCatalogue) => ({

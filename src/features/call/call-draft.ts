@@ -1,4 +1,4 @@
-import { families, familyOf, type ApplianceFamily } from '@/core/appliances';
+import { families, familyOf, plateLimits, type ApplianceFamily } from '@/core/appliances';
 import { parseReading, type Quantity, type UnitSystem } from '@/core/quantities';
 
 /** Everything typed on the call screen: one draft, so that a reload loses nothing. */
@@ -101,8 +101,7 @@ export function problemsOf(
     text: string,
     quantity: Quantity,
     what: string,
-    least: number,
-    most: number,
+    [least, most]: readonly [number, number],
   ) => {
     const parsed = parseReading(text, { quantity, system });
     if (parsed.kind === 'problem') problems[key] = parsed.message;
@@ -111,11 +110,12 @@ export function problemsOf(
       problems[key] = `${what} on a plate are ${least} to ${most}.`;
     }
   };
-  checkNumber('volt', voltText(family, draft), 'voltage-ac', 'Volts', 100, 600);
+  checkNumber('volt', voltText(family, draft), 'voltage-ac', 'Volts', plateLimits.volt);
   for (const { id } of family.elements) {
-    checkNumber(`watt-${id}`, wattText(family, draft, id), 'power', 'Watts', 200, 20_000);
+    checkNumber(`watt-${id}`, wattText(family, draft, id), 'power', 'Watts', plateLimits.watt);
   }
-  if (draft.volume.trim() !== '') checkNumber('volume', draft.volume, 'volume', 'Litres', 5, 2000);
+  if (draft.volume.trim() !== '')
+    checkNumber('volume', draft.volume, 'volume', 'Litres', [5, 2000]);
   return problems;
 }
 

@@ -19,7 +19,7 @@ import { electricalModel, type ElectricalModel } from './model';
 import type { NamedCheck } from './names';
 import { clamp, observableOfCheck, probe, type ElectricalObservable } from './observable';
 import { parameterHash, type FamilyParameters } from './parameters';
-import { PlateError, type Plate } from './plate';
+import { PlateError, plateLimits, type Plate } from './plate';
 import { impliedState, type ReadingState } from './state';
 import { unitView, type UnitView } from './unit-view';
 
@@ -147,15 +147,32 @@ function plateOf(
       `The plate does not say the watts of the ${missing.label.toLowerCase()}.`,
     );
   }
+  const elementWatt = Object.fromEntries(elements.map(({ id }) => [id, stated[id]!.watt]));
   const supply = site?.supply?.system ?? supplies[0]!.system;
+  const nominalVolt = site?.supply?.nominal?.volt ?? rated.volt;
+  checkLimits('/unit/plate/rated/volt', rated.volt, 'volt');
+  checkLimits('/site/supply/nominal/volt', nominalVolt, 'volt');
+  for (const { id } of elements) {
+    checkLimits(`/unit/plate/elements/${id}/watt`, elementWatt[id]!, 'watt');
+  }
   return {
     ratedVolt: rated.volt,
-    elementWatt: Object.fromEntries(elements.map(({ id }) => [id, stated[id]!.watt])),
+    elementWatt,
     supply,
-    nominalVolt: site?.supply?.nominal?.volt ?? rated.volt,
+    nominalVolt,
     volumeLitre: volume?.litre ?? usualVolumeLitre,
     wiring: wiring ?? 'non-simultaneous',
     residualCurrentDevice:
       site?.supply?.residualCurrentDevice ?? (supply === 'single-phase' && rated.volt > 150),
   };
+}
+
+/** @throws PlateError for a value that no such heater has. */
+function checkLimits(pointer: string, value: number, unit: keyof typeof plateLimits): void {
+  const [least, most] = plateLimits[unit];
+  if (value >= least && value <= most) return;
+  throw new PlateError(
+    pointer,
+    `${value} ${unit} is outside what such a heater has, ${least} to ${most}. Read the plate again.`,
+  );
 }

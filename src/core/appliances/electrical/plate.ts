@@ -13,6 +13,9 @@ export interface Plate {
   readonly residualCurrentDevice: boolean;
 }
 
+/** Rated values that a domestic electric heater may have. Beyond them a plate was misread. Common practice. */
+export const plateLimits = { volt: [100, 600], watt: [200, 20_000] } as const;
+
 /** Why a plate cannot be worked with, and at which key of the job file. */
 export class PlateError extends Error {
   override name = 'PlateError';

@@ -1,0 +1,169 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { families, familyOfJob, PlateError } from '../../src/core/appliances';
+import {
+  benchAnswer,
+  catalogueOf,
+  diagnoseJob,
+  probeTerminals,
+} from '../../src/core/job-diagnosis';
+import { readJobValue, type Constraints, type JobFile } from '../../src/core/job-file';
+import { jobOf, logbook, results } from './logbooks';
+
+const runs = { numRuns: Number(process.env.RUNS ?? 25), seed: 7 };
+
+describe.each(families.map((family) => [family.id, family] as const))(
+  'any logbook of %s',
+  (_, family) => {
+    it('is either refused with a place in the file, or answered with probabilities and a check that may be taken', () => {
+      let answered = 0;
+      fc.assert(
+        fc.property(
+          logbook(family, 14),
+          fc.record({ liveWork: fc.boolean(), order: fc.constantFrom('computed', 'usual') }),
+          (entries, constraints) => {
+            const job = jobOf(family, entries, { constraints: constraints as Constraints });
+            const read = readJobValue(JSON.parse(JSON.stringify(job)), catalogueOf);
+            if (!read.ok) {
+              expect(read.problems.every((each) => each.pointer.startsWith('/entries/'))).toBe(
+                true,
+              );
+              return;
+            }
+            answered += 1;
+            const { answer, selected, state } = benchAnswer(read.job, undefined);
+            const chances = answer.suspects.map((each) => each.probability);
+            expect(chances.every((each) => each >= 0 && each <= 1 + 1e-9)).toBe(true);
+            expect(chances.reduce((sum, each) => sum + each, 0)).toBeGreaterThan(1 - 1e-6);
+            if (!answer.next) return;
+            expect(family.checkIds).toContain(answer.next.check);
+            expect(state.refused.has(answer.next.check)).toBe(false);
+            expect(family.isAllowed(answer.next.check, constraints)).toBe(true);
+            expect(selected!.minutes).toBeGreaterThan(0);
+            expect(answer.next.toVerdict?.minutes ?? 1).toBeGreaterThan(0);
+          },
+        ),
+        runs,
+      );
+      expect(answered).toBeGreaterThan(runs.numRuns / 4);
+    });
+
+    it('is refused, not crashed on, where any word or number in it is another', () => {
+      const others = [
+        'nonsense',
+        '',
+        'toString',
+        '__proto__',
+        'limit.1',
+        'w-upper-a',
+        'high',
+        0,
+        -1,
+        1e-9,
+        1e300,
+      ];
+      const constraints = {
+        liveWork: true,
+        wrongVerdict: { second: 3600 },
+        order: 'usual',
+      } as const;
+      const site = { supply: { system: 'split-phase', nominal: { volt: 240 } } } as const;
+      fc.assert(
+        fc.property(
+          logbook(family, 5),
+          fc.nat(),
+          fc.constantFrom(...others),
+          (entries, place, other) => {
+            const job = jobOf(family, entries, { constraints, site });
+            const read = readJobValue(withOther(job, place, other), catalogueOf);
+            if (!read.ok || !isWorkable(read.job)) return;
+            const { answer } = benchAnswer(read.job, undefined, { depth: 'one-step' });
+            expect(answer.suspects.every((each) => Number.isFinite(each.probability))).toBe(true);
+          },
+        ),
+        { ...runs, numRuns: runs.numRuns * 4 },
+      );
+    });
+
+    it('says the same in whatever order its results were taken', () => {
+      fc.assert(
+        fc.property(
+          results(family, 7).chain((entries) =>
+            fc.tuple(
+              fc.constant(entries),
+              fc.shuffledSubarray(entries, { minLength: entries.length }),
+            ),
+          ),
+          ([entries, shuffled]) => {
+            const renamed = shuffled.map((each, k) => ({ ...each, at: entries[k]!.at }));
+            const [one, other] = [entries, renamed].map(
+              (each) =>
+                new Map(
+                  diagnoseJob(jobOf(family, each), { depth: 'one-step' }).answer.suspects.map(
+                    ({ repair, probability }) => [repair, probability] as const,
+                  ),
+                ),
+            );
+            for (const [repair, probability] of one!) {
+              expect(other!.get(repair) ?? 0).toBeCloseTo(probability, 9);
+            }
+          },
+        ),
+        runs,
+      );
+    });
+
+    it('lets any two terminals be touched, in any setting', () => {
+      const { terminals, conductors } = family.names;
+      fc.assert(
+        fc.property(
+          logbook(family, 6),
+          fc.tuple(fc.constantFrom(...terminals), fc.constantFrom(...terminals)),
+          fc.record(
+            {
+              power: fc.constantFrom('on', 'off'),
+              limit: fc.constantFrom('closed', 'tripped'),
+              good: fc.boolean(),
+              lifted: fc
+                .subarray(Object.keys(conductors), { maxLength: 3 })
+                .map((chosen) => chosen.map((wire) => ({ wire, end: conductors[wire]![0] }))),
+            },
+            { requiredKeys: [] },
+          ),
+          (entries, between, setting) => {
+            const read = readJobValue(jobOf(family, entries), catalogueOf);
+            if (!read.ok) return;
+            const open = diagnoseJob(read.job, { depth: 'one-step', brief: true });
+            const { good, bands } = probeTerminals(open, between, setting);
+            expect(bands.length).toBeGreaterThan(0);
+            expect(good).toBeDefined();
+          },
+        ),
+        runs,
+      );
+    });
+  },
+);
+
+/** The job with one of its words or numbers put for another. */
+function withOther(job: JobFile, place: number, other: string | number): unknown {
+  const text = JSON.stringify(job);
+  const leaves = [...text.matchAll(/"(?:[^"\\]|\\.)*"|-?\d[\d.e+-]*/g)];
+  const chosen = leaves[place % leaves.length]!;
+  const before = text.slice(0, chosen.index);
+  const after = text.slice(chosen.index + chosen[0].length);
+  // A key stays a word.
+  const word = after.startsWith(':') ? String(other) : other;
+  return JSON.parse(before + JSON.stringify(word) + after);
+}
+
+/** False where the plate is refused, with the place in the file. */
+function isWorkable(job: JobFile): boolean {
+  try {
+    familyOfJob(job).plateOf(job);
+    return true;
+  } catch (error) {
+    if (error instanceof PlateError) return false;
+    throw error;
+  }
+}

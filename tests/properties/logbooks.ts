@@ -1,0 +1,185 @@
+import fc from 'fast-check';
+import type { ApplianceFamily } from '../../src/core/appliances';
+import type { Entry, JobFile } from '../../src/core/job-file';
+import { emptyJob } from '../plates';
+
+/** Any logbook that hands could write on a unit of a family, sensible or not; and some that no hands could. */
+
+const idAt = (index: number) => ({
+  id: `018f0000-0000-7000-8000-${String(index).padStart(12, '0')}`,
+  at: new Date(Date.UTC(2026, 2, 2, 8, index)).toISOString(),
+});
+
+type Made = Record<string, unknown> & { kind: string };
+
+/** Numbers as a display shows them: near zero, near the plate's values, far off. */
+const shown = (most: number) =>
+  fc.oneof(
+    fc.constantFrom(0, 0.2, 12.8, 13, 120, 240),
+    fc.double({ min: 0, max: most, noNaN: true, noDefaultInfinity: true }),
+  );
+
+const valueOf = (quantity: string | undefined): fc.Arbitrary<object> => {
+  switch (quantity) {
+    case 'resistance':
+      return fc.oneof(
+        shown(2e7).map((ohm) => ({ ohm })),
+        fc.constant({ overRange: true }),
+        fc.constant({ overRange: true, above: { ohm: 2000 } }),
+      );
+    case 'voltage-ac':
+      return shown(480).map((volt) => ({ volt }));
+    case 'current-ac':
+      return shown(60).map((ampere) => ({ ampere }));
+    default:
+      return fc.double({ min: -5, max: 99, noNaN: true }).map((celsius) => ({ celsius }));
+  }
+};
+
+/** Any result: of a named check, between any two points, round any wire; as planned, or in a state of its own. */
+function result(family: ApplianceFamily): fc.Arbitrary<Made> {
+  const { names, thermostats } = family;
+  const wires = Object.keys(names.conductors);
+  const lifted = fc
+    .subarray(wires, { maxLength: 3 })
+    .map((chosen) => chosen.map((wire) => ({ wire, end: names.conductors[wire]![1] })));
+  const state = fc.option(
+    fc.record(
+      {
+        lifted,
+        limit: fc.constantFrom('closed', 'tripped'),
+        [thermostats[0]!.stateKey]: fc.constantFrom('high', 'low', 'found'),
+        water: fc.double({ min: 5, max: 95, noNaN: true }).map((celsius) => ({
+          [thermostats[0]!.id]: { celsius },
+        })),
+        load: fc.constantFrom('loaded', 'open-circuit'),
+      },
+      { requiredKeys: [] },
+    ),
+    { nil: undefined, freq: 2 },
+  );
+  const named = fc.constantFrom(...family.checkIds).chain((check): fc.Arbitrary<Made> => {
+    const { kind, quantity, values } = names.checks[check]!;
+    return kind === 'observation'
+      ? fc.record({
+          kind: fc.constant('observation'),
+          check: fc.constant(check),
+          value: fc.constantFrom(...values!),
+          threshold: fc.constantFrom(undefined, { ohm: 20 }, { ohm: 400 }),
+        })
+      : fc.record({
+          kind: fc.constant('reading'),
+          check: fc.constant(check),
+          value: valueOf(quantity),
+          leads: fc.constantFrom(undefined, { ohm: 0 }, { ohm: 1.5 }),
+        });
+  });
+  const terminal = fc.constantFrom(...names.terminals);
+  const freeEnd = fc
+    .constantFrom(...wires)
+    .chain((wire) => fc.constantFrom(...names.conductors[wire]!).map((end) => ({ wire, end })));
+  const point = fc.oneof({ weight: 3, arbitrary: terminal }, { weight: 1, arbitrary: freeEnd });
+  const probed = fc.constantFrom('resistance', 'voltage-ac').chain((quantity) =>
+    fc.record({
+      kind: fc.constant('reading'),
+      quantity: fc.constant(quantity),
+      between: fc.tuple(point, point),
+      value: valueOf(quantity),
+      state: fc.constant(quantity === 'resistance' ? {} : { power: 'on' }),
+    }),
+  );
+  const clamped = fc.record({
+    kind: fc.constant('reading'),
+    quantity: fc.constant('current-ac'),
+    around: fc.constantFrom(...wires),
+    value: valueOf('current-ac'),
+  });
+  return fc
+    .tuple(
+      fc.oneof(
+        { weight: 4, arbitrary: named },
+        { weight: 1, arbitrary: probed },
+        { weight: 1, arbitrary: clamped },
+      ),
+      state,
+    )
+    .map(([made, own]) => ({
+      ...made,
+      state: { ...('state' in made ? (made.state as object) : {}), ...own },
+    }));
+}
+
+function action(family: ApplianceFamily): fc.Arbitrary<Made> {
+  const { names } = family;
+  const plain = fc.constantFrom(
+    'power-off',
+    'power-on',
+    'proved-dead',
+    'press-reset',
+    'cycle-breaker',
+    'wait',
+  );
+  const wire = fc.constantFrom(...Object.keys(names.conductors));
+  return fc.oneof(
+    plain.map((each) => ({ kind: 'action', action: each })),
+    fc
+      .tuple(fc.constantFrom('lift-wire', 'refit-wire'), wire, fc.constantFrom(0, 1))
+      .map(([each, lifted, end]) => ({
+        kind: 'action',
+        action: each,
+        wire: lifted,
+        end: names.conductors[lifted]![end],
+      })),
+    fc
+      .tuple(fc.constantFrom(...family.thermostats), fc.constantFrom('high', 'low'))
+      .map(([{ id }, to]) => ({ kind: 'action', action: 'set-dial', dial: id, to })),
+    fc
+      .constantFrom(...new Set(Object.values(names.faults)))
+      .map((repair) => ({ kind: 'action', action: 'replace', repair })),
+  );
+}
+
+const skip = (family: ApplianceFamily): fc.Arbitrary<Made> =>
+  fc
+    .tuple(fc.constantFrom(...family.checkIds), fc.constantFrom('cannot', 'skipped', 'not-sure'))
+    .map(([check, reason]) => ({ kind: 'skip', check, reason }));
+
+const numbered = (made: readonly Made[]): Entry[] =>
+  made.map((each, index) => ({ ...idAt(index), ...each }) as unknown as Entry);
+
+/** Results that leave the unit as it is, as many as given at most. */
+export const results = (family: ApplianceFamily, most: number): fc.Arbitrary<Entry[]> =>
+  fc
+    .array(
+      result(family).filter(
+        ({ check }) => typeof check !== 'string' || family.check(check).changes === undefined,
+      ),
+      { maxLength: most },
+    )
+    .map(numbered);
+
+/** Results, actions and skips in any order. */
+export const logbook = (family: ApplianceFamily, most: number): fc.Arbitrary<Entry[]> =>
+  fc
+    .array(
+      fc.oneof(
+        { weight: 5, arbitrary: result(family) },
+        { weight: 3, arbitrary: action(family) },
+        { weight: 1, arbitrary: skip(family) },
+      ),
+      { maxLength: most },
+    )
+    .map(numbered);
+
+export function jobOf(
+  family: ApplianceFamily,
+  entries: Entry[],
+  rest: Partial<JobFile> = {},
+): JobFile {
+  const watts = Object.fromEntries(family.elements.map(({ id }) => [id, { watt: 2000 }]));
+  return emptyJob({
+    unit: { family: family.id, plate: { rated: { volt: 240 }, elements: watts } },
+    entries,
+    ...rest,
+  });
+}
