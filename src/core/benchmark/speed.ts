@@ -20,7 +20,14 @@ export function measureSpeed(
   const recommendations: number[] = [];
   const updates: number[] = [];
   const compiles = [0, 1].map(() => compileAll(benched, now));
-  const tables = compileFamily(family.model(family.plateOf(benched), parameters));
+  const model = family.model(family.plateOf(benched), parameters);
+  const tables = compileFamily(model);
+  const observables = arrivalObservables(benched);
+  const packed = JSON.stringify(tables.pack(observables));
+  const device = compileFamily(model);
+  const adoptedFrom = now();
+  device.adopt(JSON.parse(packed) as ReturnType<typeof tables.pack>);
+  const adoptMilliseconds = now() - adoptedFrom;
   for (let index = 0; index < units; index++) {
     const subject = benchmarkUnit(benched, seed, index, { twoFaults: 0.1, wrongReadings: 0.03 });
     const run = runStrategy(benched, subject, engineStrategy(benched), now);
@@ -46,16 +53,21 @@ export function measureSpeed(
     updates,
     compileColdMilliseconds: compiles[0]!,
     compileWarmMilliseconds: compiles[1]!,
+    adoptMilliseconds,
+    packedBytes: packed.length,
   };
 }
 
 /** Every table that a check may ask for as the unit stands on arrival. */
-function compileAll({ family, unit, site, parameters }: Benched, now: () => number): number {
+function compileAll(benched: Benched, now: () => number): number {
+  const { family, unit, site, parameters } = benched;
   const from = now();
   const tables = compileFamily(family.model(family.plateOf({ unit, site }), parameters));
-  for (const { observableIn } of family.planStart(emptyState, { liveWork: true }, parameters)
-    .candidates) {
-    tables.table(observableIn(0)).ensureAll();
-  }
+  for (const each of arrivalObservables(benched)) tables.table(each).ensureAll();
   return now() - from;
 }
+
+const arrivalObservables = ({ family, parameters }: Benched) =>
+  family
+    .planStart(emptyState, { liveWork: true }, parameters)
+    .candidates.map(({ observableIn }) => observableIn(0));
