@@ -267,12 +267,16 @@ interface ClassPart {
   readonly mass: number;
 }
 
+/** A stretch that is a smaller share of what a suspect may read does not widen what is shown of it. */
+const leastOfSuspect = 0.005;
+
 function bandsOf(repair: string, parts: readonly ClassPart[]): ExpectedBand[] {
+  const least = Math.max(1e-6, parts.reduce((total, { mass }) => total + mass, 0) * leastOfSuspect);
   const outcomes = new Map<string, number>();
   let overRange = 0;
   const stretches: { from: number; to: number; centre: number; mass: number }[] = [];
   for (const { outcome, mass } of parts) {
-    if (mass < 1e-6) continue;
+    if (mass < least) continue;
     if (outcome.kind === 'outcomes') {
       for (const [value, share] of Object.entries(outcome.probabilities)) {
         outcomes.set(value, (outcomes.get(value) ?? 0) + share * mass);
