@@ -1,0 +1,107 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { emptyJob } from '../../../tests/plates';
+import { families, switchCoder, unitView, type ReadingState } from '.';
+
+/** The circuit of a unit under a hypothesis, found the plain way and the fast way. */
+describe.each(families)('the circuit of $id', (family) => {
+  const elements = Object.fromEntries(family.elements.map(({ id }) => [id, { watt: 2500 }]));
+  const plate = family.plateOf(
+    emptyJob({ unit: { family: family.id, plate: { rated: { volt: 240 }, elements } } }),
+  );
+  const { hypotheses, healthyIndex } = family.model(plate);
+  const view = unitView(family, plate);
+  const codesIn = switchCoder(family, hypotheses);
+  const { conductors, terminals } = family.names;
+  const ids = family.thermostats.map((each) => each.id);
+  const celsius = fc.constantFrom(18, 36, 50, 62, 75, 90);
+  const perThermostat = <Value>(value: fc.Arbitrary<Value>) =>
+    fc
+      .tuple(...ids.map(() => value))
+      .map((all) => Object.fromEntries(ids.map((id, k) => [id, all[k]!])));
+  const anyState: fc.Arbitrary<ReadingState> = fc.record({
+    power: fc.constantFrom('on', 'off'),
+    dials: perThermostat(fc.constantFrom('high', 'low', 'found')),
+    lifted: fc
+      .subarray(Object.keys(conductors), { maxLength: 3 })
+      .map((wires) => wires.map((wire) => ({ wire, end: conductors[wire]![0] }))),
+    limitReset: fc.boolean(),
+    limitHeldOpen: fc.boolean(),
+    breakerCycled: fc.boolean(),
+    waterCelsius: fc.option(perThermostat(celsius), { nil: undefined }),
+    dialCelsius: fc.option(perThermostat(celsius), { nil: undefined }),
+  });
+  const anyHypothesis = fc.nat({ max: hypotheses.length - 1 });
+  const pair = fc.tuple(fc.constantFrom(...terminals), fc.constantFrom(...terminals));
+
+  it('is the same by switch positions and by switch codes, in any state', () => {
+    fc.assert(
+      fc.property(anyHypothesis, anyState, pair, (index, state, [from, to]) => {
+        const hypothesis = hypotheses[index]!;
+        const plain = view.solve(hypothesis, state);
+        const [ohm, volt] = [
+          plain.probeResistance(from, to).value,
+          plain.probeVoltage(from, to).value,
+        ];
+        const fast = view.solveOpen(
+          view.ohmsOf(hypothesis),
+          view.opener(state)(codesIn(state)[index]!),
+        );
+        expect(fast.probeResistance(from, to).value).toBeCloseTo(ohm, 6);
+        expect(fast.probeVoltage(from, to).value).toBeCloseTo(volt, 6);
+      }),
+      { numRuns: 300, seed: 11 },
+    );
+  });
+
+  it('reads the same both ways round, and nothing from a terminal to itself', () => {
+    fc.assert(
+      fc.property(anyHypothesis, anyState, pair, (index, state, [from, to]) => {
+        const circuit = view.solve(hypotheses[index]!, state);
+        const [there, back] = [
+          circuit.probeResistance(from, to),
+          circuit.probeResistance(to, from),
+        ];
+        expect(there.value).toBeCloseTo(back.value, 6);
+        expect(circuit.probeResistance(from, from).value).toBeCloseTo(0, 9);
+        expect(circuit.probeVoltage(from, from).value).toBeCloseTo(0, 9);
+      }),
+      { numRuns: 150, seed: 12 },
+    );
+  });
+
+  it('carries nothing and heats nothing with the power off, and less the more is lifted', () => {
+    const healthy = hypotheses[healthyIndex]!;
+    fc.assert(
+      fc.property(anyHypothesis, anyState, (index, state) => {
+        const dead = view.solve(hypotheses[index]!, { ...state, power: 'off' });
+        for (const { id } of family.branches) expect(dead.currentThrough(id)).toBeLessThan(1e-6);
+        const live = { ...state, power: 'on' as const, limitHeldOpen: false };
+        const watts = (lifted: ReadingState['lifted']) => {
+          const solved = view.solve(healthy, { ...live, lifted });
+          return family.branches
+            .filter((each) => each.element)
+            .reduce((sum, { id }) => sum + solved.powerIn(id), 0);
+        };
+        // A hair more where the drop on a shared contact is gone.
+        expect(watts(state.lifted)).toBeLessThanOrEqual(watts([]) + 0.1);
+      }),
+      { numRuns: 100, seed: 13 },
+    );
+  });
+
+  it('gives the plate its watts where all is good and one element is on (Joule, by hand)', () => {
+    const state: ReadingState = {
+      power: 'on',
+      dials: Object.fromEntries(ids.map((id) => [id, 'high' as const])),
+      lifted: [],
+      limitReset: true,
+      breakerCycled: true,
+    };
+    const watt = view.heatingWatt(hypotheses[healthyIndex]!, state);
+    const rated = 2500 * (plate.nominalVolt / plate.ratedVolt) ** 2;
+    // Contacts and joints take a little of the volts; nothing else does.
+    expect(watt).toBeGreaterThan(rated * 0.94);
+    expect(watt).toBeLessThanOrEqual(rated * 1.001);
+  });
+});
