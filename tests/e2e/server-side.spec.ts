@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { baseUrl, currentCheck, openJob } from './technician';
+import { andEntered, baseUrl, currentCheck, openJob } from './technician';
 import { startServer } from './server';
 import { emptyJob } from '../plates';
 
@@ -126,4 +126,27 @@ test('an empty installation is set up in one page', async ({ page }) => {
   } finally {
     await server.stop();
   }
+});
+
+test('tables come from the server, and without it the device works out its own', async ({
+  page,
+}) => {
+  const answers: number[] = [];
+  page.on('response', (each) => {
+    if (each.url().includes('/tables')) answers.push(each.status());
+  });
+  const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Tables' });
+  await currentCheck(page);
+  await expect.poll(() => answers).toEqual([200]);
+  await andEntered(page, () => page.getByRole('button', { name: 'Skip', exact: true }).click());
+  const withTables = await currentCheck(page);
+
+  await page.route('**/api/jobs/*/tables*', (route) => route.abort());
+  await openJob(page, { kind: 'no-hot-water', customer: 'No tables' });
+  expect(page.url()).not.toContain(jobId);
+  await page.reload();
+  await currentCheck(page);
+  await andEntered(page, () => page.getByRole('button', { name: 'Skip', exact: true }).click());
+  expect(await currentCheck(page)).toBe(withTables);
+  expect(answers).toEqual([200]);
 });
