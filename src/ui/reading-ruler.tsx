@@ -30,10 +30,15 @@ const sizes = {
   mini: { width: 150, height: 22, base: 16, cell: 20, gap: 6 },
 } as const;
 
+/** Height of the row that the suspects' bars take, where there are any. */
+const rowOfBars = 22;
+
 /** The one scale for a check: the good band above the base, suspects below, a pen needle where the reading fell. */
 export function ReadingRuler(props: RulerProps) {
   const { scale, size, label, isLoading } = props;
-  const { width, height, base, cell, gap } = sizes[size];
+  const { width, height: full, base, cell, gap } = sizes[size];
+  const hasBars = props.lanes?.some((each) => each.reads !== 'over-range') ?? false;
+  const height = size === 'mini' || hasBars ? full : full - rowOfBars;
   const left = size === 'mini' ? 4 : 8;
   const right = scale.hasOverRange ? width - cell - gap : width - left - 8;
   const x = (share: number) => left + share * (right - left);
@@ -277,7 +282,7 @@ function Lanes({
       {overRangeLabel && (
         <text
           x={sizes[size].width}
-          y={y + 27}
+          y={bars.length > 0 ? y + 27 : y + 27 - rowOfBars}
           textAnchor="end"
           fontSize={size === 'phone' ? 12 : 13}
           fill="var(--ink)"

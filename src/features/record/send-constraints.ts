@@ -25,7 +25,8 @@ export async function keptConstraints(jobId: string): Promise<Constraints | unde
 }
 
 function inTurn(jobId: string, text: string): Promise<string | undefined> {
-  const sent = last.then(() => sendUnlessReplaced(jobId, text));
+  const send = () => sendUnlessReplaced(jobId, text);
+  const sent = last.then(send, send);
   last = sent;
   return sent;
 }

@@ -1,0 +1,6 @@
+/** Called once when the server starts, before it answers: what it begins here goes on beside the first requests. */
+export async function register(): Promise<void> {
+  if (process.env.NEXT_RUNTIME !== 'nodejs') return;
+  const { warmUp } = await import('./server/warm-up');
+  setTimeout(() => void warmUp(), 0);
+}
