@@ -1,11 +1,13 @@
 import { expose } from 'comlink';
-import type { ProbePoint, Entry, JobFile } from '../core/job-file';
+import type { ProbePoint, Entry, EntryState, JobFile } from '../core/job-file';
 import {
   benchAnswer,
   diagnoseJob,
+  expectCheck,
   pictureOf,
   probeTerminals,
   type BenchAnswer,
+  type Expectation,
   type PictureSetting,
   type PictureState,
   type ProbeAnswer,
@@ -52,6 +54,11 @@ const service = {
       ),
       fitsNothing: answer.warnings.some((each) => each.entries.includes(entry.id)),
     };
+  },
+
+  /** What a check would read if it is taken with this load. */
+  expect(job: JobFile, check: string, load: EntryState['load']): Expectation {
+    return expectCheck(diagnoseJob(job, { depth: 'one-step', brief: true }), check, load);
   },
 
   picture(

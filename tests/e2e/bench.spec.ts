@@ -145,7 +145,11 @@ test('leads, load and beep threshold are kept beside the result', async ({ page 
   };
   await chooseCheck(page, 'Supply, limit 1 to 3');
   await doSteps(page);
+  const expected = page.getByText(/^expect/).filter({ visible: true });
+  await expect(expected).toContainText('237 V');
   await set(/^taken as wired/, 'no load, wires off');
+  // Nothing draws, so nothing is lost on the way.
+  await expect(expected).toContainText('240 V');
   await pressKeys(page, '238');
   await andEntered(page, () => page.getByRole('button', { name: /^Enter/ }).click());
   await chooseCheck(page, 'Upper element, screw to screw');

@@ -83,6 +83,40 @@ describe('a diagnosis', () => {
     }
   });
 
+  it('expects of volts without load that a burnt joint does not pull them down', () => {
+    const scorched = { ...stamp(), kind: 'observation', check: 'splices-look', value: 'scorched' };
+    const open = diagnoseJob(
+      job([scorched as Entry], { complaint: { kind: 'slow', answers: {} } }),
+    );
+    const lowest = (load?: 'open-circuit') =>
+      expectCheck(open, 'upper-element-volts', load)
+        .bands.filter((each) => each.repair === 'remake-splice')
+        .flatMap(({ reads }) => (reads.kind === 'range' ? [reads] : []))
+        // An open splice reads next to nothing either way.
+        .filter((each) => each.centre > 50)
+        .reduce((least, each) => Math.min(least, each.from), Infinity);
+    expect(lowest()).toBeLessThan(200);
+    expect(lowest('open-circuit')).toBeGreaterThan(215);
+    const { good } = expectCheck(open, 'upper-element-volts', 'open-circuit');
+    expect(good).toMatchObject({ kind: 'range', nominal: expect.closeTo(240, -1) as number });
+  });
+
+  it('takes volts without load at an element as those of its free wire', () => {
+    const noLoad = { state: { load: 'open-circuit' } };
+    const at = (volt: number) => answer([reading('upper-element-volts', { volt }, noLoad)]);
+    // With the wire off, all the volts stand at its end, and say that everything before it is closed.
+    expect(at(239).warnings).toEqual([]);
+    const before = (volt: number) =>
+      at(volt).suspects.find((each) => each.repair === 'replace-upper-thermostat')!.probability;
+    expect(before(239)).toBeLessThan(before(1) / 4);
+    // An open element takes nothing off them: they neither clear nor condemn it.
+    const element = (entries: Entry[]) =>
+      answer(entries).suspects.find((each) => each.repair === 'replace-upper-element')!.probability;
+    expect(element([reading('upper-element-volts', { volt: 239 }, noLoad)])).toBeGreaterThan(
+      element([]),
+    );
+  });
+
   it('takes the lead resistance of the meter off, once', () => {
     const check = (ohm: number, leads: number) =>
       answer([

@@ -15,6 +15,7 @@ import {
   type ReadingEntry,
   type Value,
 } from '../job-file';
+import { observableUnderLoad, pointUnderLoad, underLoad } from './no-load';
 
 /** Entry id under which the complaint and the answers of the call count as evidence. */
 export const callEntryId = (question: string) => `call:${question}`;
@@ -102,17 +103,21 @@ export function observableOfEntry(
   before: JobState,
 ): ElectricalObservable | undefined {
   const state = stateOfEntry(family, entry, before);
+  const load = entry.state?.load;
   if (entry.check !== undefined) {
-    return family.isCheckId(entry.check) ? family.observableOfCheck(entry.check, state) : undefined;
+    return family.isCheckId(entry.check)
+      ? observableUnderLoad(family, entry.check, state, load)
+      : undefined;
   }
   if (entry.kind === 'observation') return undefined;
   if (entry.around !== undefined) return family.clamp([entry.around], state);
   const [from, to] = entry.between ?? [];
   if (from === undefined || to === undefined) return undefined;
+  if (entry.quantity !== 'voltage-ac') return family.probe('resistance', from, to, state);
   return family.probe(
-    entry.quantity === 'voltage-ac' ? 'voltage-ac' : 'resistance',
-    from,
-    to,
+    'voltage-ac',
+    pointUnderLoad(family, from, load),
+    pointUnderLoad(family, to, load),
     state,
   );
 }
@@ -132,7 +137,8 @@ export function takenKeys(
       const isResult =
         entry.kind === 'observation' || (entry.kind === 'reading' && entry.value !== undefined);
       if (!isResult || entry.check === undefined || !family.isCheckId(entry.check)) return [];
-      return [family.observableOfCheck(entry.check, standingOfEntry(family, entry, before)).key];
+      const state = standingOfEntry(family, entry, before);
+      return [observableUnderLoad(family, entry.check, state, entry.state?.load).key];
     }),
   );
 }
@@ -161,27 +167,17 @@ function standingOfEntry(
   const check = family.isCheckId(entry.check) ? family.check(entry.check) : undefined;
   const present = family.impliedState(check && entry.check, family.readingState(before));
   const stated = entry.state ?? {};
-  const lifted = stated.lifted ?? present.lifted;
-  return {
+  const standing = {
     ...present,
     power: powerShownBy(entry, family.catalogue) ?? present.power,
     dials: Object.fromEntries(
       family.thermostats.map(({ id, stateKey }) => [id, stated[stateKey] ?? present.dials[id]!]),
     ),
-    // A voltage taken without load was taken with the elements off their wires.
-    lifted: stated.load === 'open-circuit' ? [...lifted, ...loadEnds(family)] : lifted,
+    lifted: stated.lifted ?? present.lifted,
     limitReset: present.limitReset || stated.limit === 'closed',
     ...(stated.limit === 'tripped' ? { limitHeldOpen: true } : {}),
   };
-}
-
-/** The wire to the a end of each element. */
-function loadEnds({ elements, names }: ApplianceFamily) {
-  return elements.flatMap(({ part }) => {
-    const end = `${part}.a`;
-    const wire = Object.keys(names.conductors).find((each) => names.conductors[each]![1] === end);
-    return wire ? [{ wire, end }] : [];
-  });
+  return underLoad(family, standing, stated.load);
 }
 
 function measuredWater(

@@ -5,8 +5,9 @@ import {
   type ExpectedBand,
   type SharedUnknown,
 } from '../diagnosis';
-import type { Entry } from '../job-file';
+import type { Entry, EntryState } from '../job-file';
 import type { OpenDiagnosis } from './diagnose';
+import { observableUnderLoad, underLoad } from './no-load';
 
 /** What a check shows on a good unit of this plate, and what each suspect would show. */
 export interface Expectation {
@@ -25,11 +26,19 @@ export type GoodReading =
   | { readonly kind: 'over-range' }
   | { readonly kind: 'outcome'; readonly outcome: string };
 
-/** What the check would show now, in the state it is taken in. */
-export function expectCheck(open: OpenDiagnosis, check: string): Expectation {
+/** What the check would show now, in the state it is taken in; a voltage without load, where that is said. */
+export function expectCheck(
+  open: OpenDiagnosis,
+  check: string,
+  load?: EntryState['load'],
+): Expectation {
   const { family } = open;
-  const state = family.impliedState(check, family.readingState(open.state));
-  return { check, ...expectObservable(open, family.observableOfCheck(check, state)) };
+  const implied = family.impliedState(check, family.readingState(open.state));
+  const state = underLoad(family, implied, load);
+  return {
+    check,
+    ...expectObservable(open, observableUnderLoad(family, check, state, load)),
+  };
 }
 
 /** What anything that can be looked at would show: on a good unit, and under each suspect. */

@@ -267,10 +267,10 @@ function OpenBench({ initial, first, system }: BenchProps) {
         </div>
 
         <div className="contents lg:flex lg:min-h-0 lg:flex-col">
-          {answer?.selected && check !== undefined && quantity && (
+          {answer && at.expectation && check !== undefined && quantity && (
             <div className="order-2 lg:order-none lg:border-b lg:border-hair lg:pt-2">
               <ReadingDisplay
-                expectation={answer.selected.expectation}
+                expectation={at.expectation}
                 text={at.text}
                 parsed={at.parsed}
                 ranking={answer.answer.suspects.map((each) => each.repair)}

@@ -1,8 +1,8 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
-import type { BenchAnswer } from '@/core/job-diagnosis';
-import type { Entry, JobFile } from '@/core/job-file';
+import type { BenchAnswer, Expectation } from '@/core/job-diagnosis';
+import type { Entry, EntryState, JobFile } from '@/core/job-file';
 import { diagnosisService, type Preview } from '@/workers/diagnosis-client';
 
 export interface Answered {
@@ -110,4 +110,27 @@ export function usePreview(job: JobFile, entry: Entry | undefined): Preview | un
     return () => clearTimeout(timer);
   }, [key]);
   return state?.key === key && key !== '' ? state.preview : undefined;
+}
+
+/** What the check would read if it is taken with this load; undefined as long as the plain expectation holds. */
+export function useLoadedExpectation(
+  job: JobFile,
+  check: string | undefined,
+  load: EntryState['load'],
+): Expectation | undefined {
+  const [state, setState] = useState<{ job: JobFile; check: string; expectation: Expectation }>();
+  useEffect(() => {
+    if (check === undefined || load !== 'open-circuit') return;
+    let isGone = false;
+    void diagnosisService()
+      .expect(job, check, load)
+      .then((expectation) => {
+        if (!isGone) setState({ job, check, expectation });
+      });
+    return () => {
+      isGone = true;
+    };
+  }, [job, check, load]);
+  const isFresh = load === 'open-circuit' && state?.job === job && state.check === check;
+  return isFresh ? state.expectation : undefined;
 }

@@ -10,7 +10,7 @@ import type { JobRecord, NewEntry } from '@/features/record/use-job-record';
 import { useMeter } from '@/features/record/use-meter';
 import { entryOfStep, trialEntry, valueOf, withLifted, withState } from './new-entries';
 import { takenAspect, withTaken, type Load } from './taken';
-import { useBenchAnswer, usePreview, type AnsweredJob } from './use-bench';
+import { useBenchAnswer, useLoadedExpectation, usePreview, type AnsweredJob } from './use-bench';
 
 export type SkipReason = 'cannot' | 'skipped' | 'not-sure';
 
@@ -48,6 +48,7 @@ export function useCheckEntry(
   const trial =
     check !== undefined && value ? trialEntry(taken({ kind: 'reading', check, value })) : undefined;
   const preview = usePreview(job, isFresh ? trial : undefined);
+  const expectation = useLoadedExpectation(job, check, load) ?? answer?.selected?.expectation;
 
   const steps = answer?.selected?.steps ?? [];
   const refusal = check === undefined ? undefined : refusalOf(family, job, check, steps);
@@ -92,6 +93,7 @@ export function useCheckEntry(
     isFresh,
     failure,
     check,
+    expectation,
     quantity,
     begun,
     text,
