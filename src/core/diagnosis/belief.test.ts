@@ -48,6 +48,33 @@ describe('the posterior', () => {
     expect(twice.byHypothesis[1]!).toBeGreaterThan(once);
   });
 
+  it('takes over range on several ranges as over range on the widest of them', () => {
+    const over = (id: string, above?: number): Evidence => ({
+      ...ohms(id, 'over-range'),
+      result: { kind: 'over-range', above },
+    });
+    const chances = (...evidence: Evidence[]) => [...updateBelief(family, evidence).byHypothesis];
+    const wide = chances(over('1', 2e6), over('2', 2e6));
+    expect(chances(over('1', 2e3), over('2', 2e6))).toEqual(wide);
+    expect(chances(over('1', 2e6), over('2', 2e3))).toEqual(wide);
+  });
+
+  it('groups numbers alike in whatever order they were read', () => {
+    // The first and the last are too far apart to be one reading; the middle one agrees with both.
+    const ids = { '40': 40, '42.8': 42.8, '45.6': 45.6 };
+    const groupsIn = (...order: (keyof typeof ids)[]) =>
+      updateBelief(
+        family,
+        order.map((id) => ohms(id, ids[id])),
+      )
+        .contributions.map((each) => [...each.entryIds].sort().join())
+        .sort();
+    const groups = groupsIn('40', '42.8', '45.6');
+    expect(groups).toEqual(['40,42.8', '45.6']);
+    expect(groupsIn('45.6', '42.8', '40')).toEqual(groups);
+    expect(groupsIn('42.8', '40', '45.6')).toEqual(groups);
+  });
+
   it('takes what was read after a repair as a reading of the repaired unit', () => {
     const after = { ...ohms('2', 40.3), repairsBefore: ['replace-lamp'] };
     const belief = updateBelief(family, [ohms('1', 'over-range'), after]);

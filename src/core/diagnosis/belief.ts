@@ -157,31 +157,50 @@ const leastActive = 1e-7;
 
 /** The same reading taken twice is one reading, better vouched for: its values are averaged and its weight is capped. */
 interface RepeatGroup<O extends Observable = Observable> {
-  readonly members: Evidence<O>[];
+  readonly members: readonly Evidence<O>[];
   readonly repairKey: string;
-  rivals: number;
+  /** How many other results the same observable has been given. */
+  readonly rivals: number;
 }
 
+/** Results of the same observable that agree belong together, in whatever order they were taken. */
 function groupRepeats<O extends Observable>(
   family: CompiledFamily<O>,
   evidence: readonly Evidence<O>[],
 ): RepeatGroup<O>[] {
-  const groups: RepeatGroup<O>[] = [];
+  const byObservable = new Map<string, Evidence<O>[]>();
   for (const each of evidence) {
-    const repairKey = each.repairsBefore.join(' ');
-    const same = groups.filter(
-      (group) =>
-        group.members[0]!.observable.key === each.observable.key && group.repairKey === repairKey,
-    );
-    const agreeing = same.find((group) => agree(family, group.members[0]!, each));
-    if (agreeing) agreeing.members.push(each);
-    else {
-      groups.push({ members: [each], repairKey, rivals: 0 });
-      for (const group of [...same, groups.at(-1)!]) group.rivals = same.length;
-    }
+    const key = `${each.observable.key} after ${each.repairsBefore.join(' ')}`;
+    const same = byObservable.get(key);
+    if (same) same.push(each);
+    else byObservable.set(key, [each]);
   }
-  return groups;
+  return [...byObservable.values()].flatMap((all) => {
+    const repairKey = all[0]!.repairsBefore.join(' ');
+    if (all.length === 1) return [{ members: all, repairKey, rivals: 0 }];
+    const agreeing = byAgreement(family, all);
+    return agreeing.map((members) => ({ members, repairKey, rivals: agreeing.length - 1 }));
+  });
 }
+
+/** Numbers are gone through from the least: which was read first is of no account. */
+function byAgreement<O extends Observable>(
+  family: CompiledFamily<O>,
+  all: readonly Evidence<O>[],
+): Evidence<O>[][] {
+  const groups: Evidence<O>[][] = [];
+  const sorted = [...all].sort((one, other) => numberOf(one) - numberOf(other));
+  for (const each of sorted) {
+    const found = groups.find(([first]) => agree(family, first!, each));
+    if (found) found.push(each);
+    else groups.push([each]);
+  }
+  const placeOf = (each: Evidence<O>) => all.indexOf(each);
+  for (const group of groups) group.sort((one, other) => placeOf(one) - placeOf(other));
+  return groups.sort(([one], [other]) => placeOf(one!) - placeOf(other!));
+}
+
+const numberOf = ({ result }: Evidence) => (result.kind === 'number' ? result.value : 0);
 
 function agree<O extends Observable>(
   family: CompiledFamily<O>,
@@ -215,14 +234,15 @@ function weigh<O extends Observable>(
   const { classes } = family.table(first.observable);
   // A slip that repeats is rarer than a slip, but not independent of it: meters and habits stay the same.
   const errorRate = first.errorRate * (members.length > 1 ? 0.2 : 1);
-  const result =
-    first.result.kind === 'number'
-      ? { kind: 'number' as const, value: mean(members) }
-      : first.result;
-  const wrongPart = errorRate * wrongDensity(result, classes[0]!);
+  const results = distinctResults(members);
+  const wrongPart = errorRate * wrongDensity(results[0]!, classes[0]!);
   const likelihoodOfClass = new Float64Array(classes.length);
   for (let c = 0; c < classes.length; c++) {
-    const right = (1 - errorRate) * rightDensity(result, classes[c]!);
+    // Over range on several ranges is as likely as on the widest of them.
+    let density = rightDensity(results[0]!, classes[c]!);
+    for (let k = 1; k < results.length; k++)
+      density = Math.min(density, rightDensity(results[k]!, classes[c]!));
+    const right = (1 - errorRate) * density;
     likelihoodOfClass[c] = Math.max(leastLikelihood, right + wrongPart);
   }
   return {
@@ -239,10 +259,18 @@ function weigh<O extends Observable>(
   };
 }
 
-function mean(members: readonly Evidence[]): number {
-  let sum = 0;
-  for (const { result } of members) if (result.kind === 'number') sum += result.value;
-  return sum / members.length;
+/** What the members of a group say: one number, one outcome, or over range on each range that was stated. */
+function distinctResults(members: readonly Evidence[]): Evidence['result'][] {
+  const [first] = members;
+  if (first!.result.kind === 'number') {
+    const sum = members.reduce((total, each) => total + numberOf(each), 0);
+    return [{ kind: 'number', value: sum / members.length }];
+  }
+  const results: Evidence['result'][] = [];
+  for (const { result } of members) {
+    if (!results.some((each) => sameResult(each, result))) results.push(result);
+  }
+  return results;
 }
 
 /** Probability of each set of repairs, in the order of `family.repairSets`. */
