@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { compileFamily, updateBelief } from '.';
+import type { Evidence } from '.';
 import { filamentGrid, lamp, look, ohms } from '../../../tests/lamp';
 import { normalBelow } from './meter';
 
