@@ -71,6 +71,22 @@ describe('a diagnosis', () => {
     }
   });
 
+  it('asks again for a contact that fits nothing, although the water was measured for it', () => {
+    const check = 'lower-contact-high-ohms';
+    const odd = reading(
+      check,
+      { overRange: true, above: { ohm: 2e6 } },
+      { state: { water: { lower: { celsius: 20 } } } },
+    );
+    const { next, warnings } = answer([
+      reading('lower-element-amps', { ampere: 18.7 }),
+      reading('lower-path-ohms', { ohm: 13.1 }),
+      odd,
+    ]);
+    expect(warnings[0]).toMatchObject({ kind: 'fits-nothing', entries: [odd.id] });
+    expect(next).toMatchObject({ check, repeat: true });
+  });
+
   it('plans without live work, and without instruments that are not there', () => {
     const entries: Entry[] = [];
     for (let round = 0; round < 20; round++) {

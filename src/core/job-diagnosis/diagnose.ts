@@ -20,7 +20,7 @@ import {
 } from '../diagnosis';
 import { foldEntries, walkEntries, type JobFile, type JobState } from '../job-file';
 import { doubtToSettle, type Warning } from './doubts';
-import { evidenceOf, takenKeys, type WalkedEntry } from './evidence';
+import { evidenceOf, plannedKeys } from './evidence';
 import { whatWouldChangeTheMind, type MindChanger } from './mind';
 import { likelyMistake } from './mistakes';
 import {
@@ -98,7 +98,8 @@ export function diagnoseJob(job: JobFile, options: DiagnosisOptions = {}): OpenD
   const belief = updateBelief(tables, evidenceOf(family, job, walked, parameters));
   const standing = beliefAfterRepairs(tables, belief, state.repairsDone);
   const start = family.planStart(state, limitsOf(job), parameters);
-  const isOpen = openChecks(family, walked, belief, state);
+  const planned = plannedKeys(family, walked, state.repairsDone);
+  const isOpen = openChecks(planned, belief, state);
   const candidates = start.candidates.filter(isOpen);
   const isUsual = job.constraints?.order === 'usual';
   const plan = planNext(
@@ -116,10 +117,14 @@ export function diagnoseJob(job: JobFile, options: DiagnosisOptions = {}): OpenD
   const doubt = doubtToSettle(
     family,
     judgeConsistency(tables, belief),
-    (check) => {
+    (check, { entryIds, observableKey }) => {
       const candidate = start.candidates.find((each) => each.checkId === check);
+      const key = candidate?.observableIn(0).key;
       return (
-        candidate && { observableKey: candidate.observableIn(0).key, isTaken: !isOpen(candidate) }
+        candidate && {
+          isTaken: !isOpen(candidate),
+          isSame: key === observableKey || key === planned.get(entryIds[0]!),
+        }
       );
     },
     (id) => {
@@ -181,12 +186,11 @@ export function diagnoseJob(job: JobFile, options: DiagnosisOptions = {}): OpenD
 
 /** A check is open until what it looks at has been looked at since the last repair. */
 function openChecks(
-  family: ApplianceFamily,
-  walked: readonly WalkedEntry[],
+  planned: ReadonlyMap<string, string>,
   { contributions }: Belief,
   { repairsDone }: JobState,
 ): (candidate: Candidate<ElectricalObservable>) => boolean {
-  const taken = takenKeys(family, walked, repairsDone);
+  const taken = new Set(planned.values());
   for (const { repairsBefore, observableKey } of contributions) {
     if (repairsBefore === repairsDone.length) taken.add(observableKey);
   }

@@ -17,20 +17,20 @@ export interface DoubtToSettle {
 export function doubtToSettle(
   family: ApplianceFamily,
   { doubts }: Consistency,
-  /** What the check would look at now: undefined where it cannot be done. */
+  /** Whether the check has been taken as the unit stands now, and whether that is what the doubt is about. */
   present: (
     check: string,
-  ) => { readonly observableKey: string; readonly isTaken: boolean } | undefined,
+    doubt: Doubt,
+  ) => { readonly isTaken: boolean; readonly isSame: boolean } | undefined,
   mistakeOf: (entryId: string) => string | undefined,
 ): DoubtToSettle | undefined {
   const worst = doubts.find((each) => !each.checkId.startsWith('call:'));
   if (!worst) return undefined;
   const check = family.isCheckId(worst.checkId) ? worst.checkId : undefined;
   const label = check ? family.checks[check]!.label : 'The reading between two terminals';
-  const now = check === undefined ? undefined : present(check);
+  const now = check === undefined ? undefined : present(check, worst);
   // A unit that has changed since gives another reading, not the same one again: that one is asked for once.
-  const canRepeat =
-    now !== undefined && (now.observableKey === worst.observableKey || !now.isTaken);
+  const canRepeat = now !== undefined && (now.isSame || !now.isTaken);
   const repeat = check !== undefined && canRepeat ? { check, repeat: true } : undefined;
   if (worst.contradicted) {
     const rivals = doubts.filter((each) => each.checkId === worst.checkId);
@@ -57,7 +57,7 @@ export function doubtToSettle(
     };
   }
   const explaining = (check ? (family.checks[check]!.explainedBy ?? []) : []).find(
-    (each) => present(each)?.isTaken === false,
+    (each) => present(each, worst)?.isTaken === false,
   );
   return {
     warning: {

@@ -123,22 +123,23 @@ export function observableOfEntry(
 }
 
 /**
- * Keys of everything that has been looked at or measured since the last repair, as a plan would name it: what only the
- * technician at the unit knew, such as the water's temperature, does not make it another check.
+ * What each result since the last repair looked at, by entry, as a plan would name it: what only the technician at the
+ * unit knew, such as the water's temperature, does not make it another check.
  */
-export function takenKeys(
+export function plannedKeys(
   family: ApplianceFamily,
   walked: readonly WalkedEntry[],
   repairsDone: readonly string[],
-): Set<string> {
-  return new Set(
+): ReadonlyMap<string, string> {
+  return new Map(
     walked.flatMap(({ entry, before }) => {
       if (before.repairsDone.length !== repairsDone.length) return [];
       const isResult =
         entry.kind === 'observation' || (entry.kind === 'reading' && entry.value !== undefined);
       if (!isResult || entry.check === undefined || !family.isCheckId(entry.check)) return [];
       const state = standingOfEntry(family, entry, before);
-      return [observableUnderLoad(family, entry.check, state, entry.state?.load).key];
+      const { key } = observableUnderLoad(family, entry.check, state, entry.state?.load);
+      return [[entry.id, key] as const];
     }),
   );
 }
