@@ -25,7 +25,7 @@ interface Shot {
 
 const typeReading = async (page: Page) => {
   await page.locator('main[aria-busy=false]').waitFor();
-  await page.keyboard.type('0.3');
+  await page.keyboard.type('12.7');
 };
 
 const half = { name: /Bea Falkner/, page: '' } as const;

@@ -1,3 +1,4 @@
+import { performance } from 'node:perf_hooks';
 import { setTimeout as pause } from 'node:timers/promises';
 import { familyOfJob } from '../core/appliances';
 import { benchAnswer, packTables } from '../core/job-diagnosis';
@@ -7,24 +8,33 @@ import { inFirm } from './session';
 
 /** Jobs that are likely to be opened first: the newest of those that are open. */
 const mostJobs = 8;
-/** Between two plates the server is free for whoever asks. */
-const pauseMilliseconds = 2000;
+/** Somebody is at work here if the server was busy for more than this share of the time looked at. */
+const busyShare = 0.1;
+const lookMilliseconds = 2000;
 
 /**
  * Fills the tables of the newest open jobs' plates, so that the first page of a job does not wait for them. A plate at a
- * time, with room between: whoever asks meanwhile waits for one at the most. Without a database nothing is warmed, and nothing is lost.
+ * time, and only while nobody asks for anything. Without a database nothing is warmed, and nothing is lost.
  */
 export async function warmUp(): Promise<void> {
   try {
     const rows = (await inFirm((transaction) => listJobs(transaction, mostJobs))) ?? [];
     const jobs = rows.filter(({ job }) => job.isOpen).map((each) => jobFileOf(each, []));
     for (const job of jobs) {
-      await pause(pauseMilliseconds);
+      await quiet();
       const family = familyOfJob(job);
       benchAnswer(job, undefined);
       packTables(family, family.plateOf(job));
     }
   } catch {
     // The page that needs the tables fills them, and says what is wrong.
+  }
+}
+
+async function quiet(): Promise<void> {
+  for (;;) {
+    const from = performance.eventLoopUtilization();
+    await pause(lookMilliseconds, undefined, { ref: false });
+    if (performance.eventLoopUtilization(from).utilization < busyShare) return;
   }
 }
