@@ -2,7 +2,7 @@ import { sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { asFirm, DatabaseUnavailable, connect } from '../../src/database/client';
 import { entries, jobs } from '../../src/database/schema';
-import { listJobs } from '../../src/database/jobs';
+import { listJobs, readJob } from '../../src/database/jobs';
 import { listTechnicians } from '../../src/database/technicians';
 import { importJob } from '../../src/server/import-job';
 import { Conflict, NotFound, Refused } from '../../src/server/errors';
@@ -11,6 +11,7 @@ import { readNewCall } from '../../src/server/read-new-call';
 import { readJobFile } from '../../src/server/read-job';
 import { recordEntries } from '../../src/server/record-entries';
 import { setConstraints } from '../../src/server/set-constraints';
+import { standingOf } from '../../src/server/standing-of';
 import { setUpFirm } from '../../src/server/set-up-firm';
 import { seedDemoData } from '../../src/server/demo/seed';
 import { familyOf, familyOfJob } from '../../src/core/appliances';
@@ -300,6 +301,26 @@ describe('a call', () => {
       residualCurrentDevice: true,
     });
     expect(file.unit.plate.elements).toEqual({ only: { watt: 2000 } });
+  });
+
+  it('stands from the first at what its own supply makes of it', async () => {
+    // With a residual-current device an earthed element trips it; on the family's first supply there is none.
+    const file = await call(
+      { complaint: { kind: 'no-hot-water', words: '', answers: {} } },
+      {
+        family: 'electric-storage-two-element',
+        supply: 'single-230',
+        residualCurrentDevice: true,
+        plate: {
+          rated: { volt: 230 },
+          elements: { upper: { watt: 3000 }, lower: { watt: 3000 } },
+        },
+      },
+    );
+    const { job } = (await asFirm(test.database, firm, (transaction) =>
+      readJob(transaction, file.job.id),
+    ))!;
+    expect(job.standing).toEqual(standingOf(file));
   });
 
   it.each<[string, object, object, RegExp]>([

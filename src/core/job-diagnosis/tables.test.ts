@@ -2,8 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { emptyJob, plate4500, stamp } from '../../../tests/plates';
 import { electricStorageOneElement } from '../appliances/electric-storage-one-element';
 import { electricStorageTwoElement as family } from '../appliances/electric-storage-two-element';
+import { families } from '../appliances';
 import { compileFamily } from '../diagnosis';
-import type { Entry } from '../job-file';
+import { emptyState, type Entry } from '../job-file';
 import { adoptTables, compiledFor, diagnoseJob, packTables, type TablePack } from '.';
 
 /** A pack as it comes over the wire. */
@@ -12,21 +13,21 @@ const sent = (pack: TablePack) => JSON.parse(JSON.stringify(pack)) as TablePack;
 describe('tables that were worked out elsewhere', () => {
   const pack = sent(packTables(family, plate4500));
 
-  it('cover every check that may be taken on arrival, and are the same to the last bit', () => {
-    const local = compiledFor(family, plate4500);
-    const taken = compileFamily(family.model(plate4500));
-    taken.adopt(pack.tables);
-    const { candidates } = family.planStart(
-      diagnoseJob(emptyJob({})).state,
-      { liveWork: true },
-      family.parameters,
-    );
-    expect(pack.tables.length).toBe(candidates.length);
+  it.each(families)('of $id cover every check on arrival, the same to the last bit', (each) => {
+    const elements = Object.fromEntries(each.elements.map(({ id }) => [id, { watt: 3000 }]));
+    const unit = { family: each.id, plate: { rated: { volt: 240 }, elements } };
+    const plate = each.plateOf(emptyJob({ unit }));
+    const packed = sent(packTables(each, plate));
+    const local = compiledFor(each, plate);
+    const taken = compileFamily(each.model(plate));
+    taken.adopt(packed.tables);
+    const { candidates } = each.planStart(emptyState, { liveWork: true }, each.parameters);
+    expect(packed.tables.length).toBe(candidates.length);
     for (const { observableIn } of candidates) {
-      const [here, there] = [local, taken].map((each) => each.table(observableIn(0)));
+      const [here, there] = [local, taken].map((tables) => tables.table(observableIn(0)));
       // As text: telling large arrays apart one by one takes seconds.
-      const [seen, wanted] = [there, here].map((each) =>
-        JSON.stringify([each!.classOfRow.join(), each!.isFlat.join(), each!.classes]),
+      const [seen, wanted] = [there, here].map((table) =>
+        JSON.stringify([table!.classOfRow.join(), table!.isFlat.join(), table!.classes]),
       );
       expect(seen === wanted).toBe(true);
     }
