@@ -120,6 +120,7 @@ export const actions = [
   'open',
   'close',
   'replace',
+  'leave',
 ] as const;
 
 const suspect: Schema = object(
@@ -211,7 +212,7 @@ const entries: Record<string, Schema> = {
         'closed-not-repaired',
       ),
     },
-    { reason: text(1000), next: text(1000) },
+    { reason: text(1000), next: text(1000), recheckBy: time },
   ),
   countersign: entry('countersign', { of: uuid }),
   correction: entry('correction', {

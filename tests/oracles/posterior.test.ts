@@ -16,7 +16,7 @@ import {
   type OutcomeClass,
 } from '../../src/core/diagnosis/meter';
 import type { Prediction } from '../../src/core/diagnosis/model';
-import { emptyState } from '../../src/core/job-file/fold';
+import { emptyState } from '../../src/core/job-file/state';
 import { seededRandom } from '../../src/core/simulation';
 
 /**

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { stamp } from '../../../tests/plates';
 import { foldEntries, type Entry, type JobState } from '../job-file';
-import { emptyState } from '../job-file/fold';
+import { emptyState } from '../job-file/state';
 import { entriesOfStep } from '../practice/run-job';
 import { families, type AccessStep } from '.';
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { emptyJob, stamp } from '../../../tests/plates';
 import { foldEntries, type Entry } from '../job-file';
-import { emptyState } from '../job-file/fold';
+import { emptyState } from '../job-file/state';
 import { families, type ElectricalObservable } from '.';
 
 /** What holds for every family, whatever it heats. */

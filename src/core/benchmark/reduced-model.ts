@@ -7,7 +7,7 @@ import {
   type PlanStart,
 } from '../diagnosis';
 import type { ApplianceFamily } from '../appliances';
-import { emptyState } from '../job-file/fold';
+import { emptyState } from '../job-file/state';
 import type { Benched } from './units';
 
 /**

@@ -1,7 +1,7 @@
 import { compileFamily, updateBelief } from '../diagnosis';
 import { evidenceOf } from '../job-diagnosis';
 import { walkEntries } from '../job-file';
-import { emptyState } from '../job-file/fold';
+import { emptyState } from '../job-file/state';
 import { runStrategy } from './runs';
 import type { Speed } from './report';
 import { engineStrategy } from './strategies';

@@ -1,6 +1,7 @@
 import type { CompiledFamily } from './compile';
 import type { RowClasses } from './observable-table';
 import { rightDensity, wrongDensity } from './meter';
+import { chanceOf, unlistedLikelihood } from './unlisted';
 import type { Evidence, Observable } from './model';
 
 /** The state of knowledge after some evidence, and what each entry contributed. */
@@ -12,6 +13,10 @@ export interface Belief {
   /** Hypotheses that still matter; each of the others weighs less than one in ten million. */
   readonly active: readonly number[];
   readonly contributions: readonly Contribution[];
+  /** Chance that what is wrong is in no hypothesis; `byHypothesis` is what holds if it is in one. */
+  readonly unlisted: number;
+  /** The same as the logarithm of its odds. */
+  readonly unlistedLogOdds: number;
 }
 
 /** One or more entries that say the same thing about the same observable, weighed once. */
@@ -21,8 +26,11 @@ export interface Contribution extends RowClasses {
   readonly observableKey: string;
   /** Likelihood of the result in every outcome class, with the chance of a wrong reading in it. */
   readonly likelihoodOfClass: Float64Array;
-  /** The part of the likelihood that comes from the reading being wrong. */
+  /** Density of the result if it has nothing to do with the unit, and the part of the likelihood that comes from that. */
+  readonly wrongDensity: number;
   readonly wrongPart: number;
+  /** What it says for a fault that is in no list, against all that is. */
+  readonly unlistedDecibans: number;
   /** How many repairs had been done when it was taken. */
   readonly repairsBefore: number;
   /** How many different results this observable has been given. */
@@ -42,16 +50,27 @@ export function updateBelief<O extends Observable>(
   const started = continued(family, groups);
   const contributions = [...started.belief.contributions];
   const byHypothesis = started.belief.byHypothesis.slice();
-  let { shareOfRow } = started.belief;
+  let { shareOfRow, unlistedLogOdds } = started.belief;
   for (const group of groups.slice(started.groupCount)) {
     const contribution = weigh(family, group);
     // A look tells nothing of the shared unknowns: their shares are copied only where something does.
     const isShared = shareOfRow === started.belief.shareOfRow;
     if (isShared && contribution.isFlat.includes(0)) shareOfRow = shareOfRow.slice();
-    multiplyIn(family.rowStart, byHypothesis, shareOfRow, contribution);
-    contributions.push(contribution);
+    const listed = multiplyIn(family.rowStart, byHypothesis, shareOfRow, contribution);
+    if (family.model.unlisted) {
+      const weight = Math.log(unlistedLikelihood(family, contribution) / listed);
+      unlistedLogOdds += weight;
+      contributions.push({ ...contribution, unlistedDecibans: (10 * weight) / Math.LN10 });
+    } else contributions.push(contribution);
   }
-  const belief = { byHypothesis, shareOfRow, active: activeOf(byHypothesis), contributions };
+  const belief = {
+    byHypothesis,
+    shareOfRow,
+    active: activeOf(byHypothesis),
+    contributions,
+    unlisted: family.model.unlisted ? chanceOf(unlistedLogOdds) : 0,
+    unlistedLogOdds,
+  };
   lastBeliefs.set(family, { groups, belief });
   return belief;
 }
@@ -74,11 +93,14 @@ function continued<O extends Observable>(
     last.groups.length <= groups.length &&
     last.groups.every((group, k) => sameGroup(group, groups[k]!));
   if (isPrefix) return { belief: last.belief, groupCount: last.groups.length };
+  const share = family.model.unlisted?.share ?? 0;
   const none: Belief = {
     byHypothesis: family.prior,
     shareOfRow: family.priorShare,
     active: [],
     contributions: [],
+    unlisted: share,
+    unlistedLogOdds: Math.log(share / (1 - share)),
   };
   return { belief: none, groupCount: 0 };
 }
@@ -109,13 +131,14 @@ function sameResult(one: Evidence['result'], other: Evidence['result']): boolean
 /**
  * Multiplies by the likelihoods, and brings the sum back to 1. Where the class does not depend on the shared unknowns it
  * says nothing of them, and one product serves the whole hypothesis. What has died out is not touched any more.
+ * Gives the likelihood under all that is listed together.
  */
 function multiplyIn(
   rowStart: Uint32Array,
   byHypothesis: Float64Array,
   shareOfRow: Float64Array,
   { likelihoodOfClass, classOfRow, isFlat }: Contribution,
-): void {
+): number {
   const isAlive = new Uint8Array(byHypothesis.length);
   let total = 0;
   for (let h = 0; h < byHypothesis.length; h++) {
@@ -141,6 +164,7 @@ function multiplyIn(
   }
   const toOne = 1 / total;
   for (let h = 0; h < byHypothesis.length; h++) if (isAlive[h] === 1) byHypothesis[h]! *= toOne;
+  return total;
 }
 
 /** A hypothesis that weighs less is left as it is: all of them together change no probability by a billionth. */
@@ -233,9 +257,10 @@ function weigh<O extends Observable>(
   const { classOfRow, isFlat } = family.classesAfter(first.observable, first.repairsBefore);
   const { classes } = family.table(first.observable);
   // A slip that repeats is rarer than a slip, but not independent of it: meters and habits stay the same.
-  const errorRate = first.errorRate * (members.length > 1 ? 0.2 : 1);
+  const errorRate = first.errorRate * (members.length > 1 ? 0.1 : 1);
   const results = distinctResults(members);
-  const wrongPart = errorRate * wrongDensity(results[0]!, classes[0]!);
+  const anything = wrongDensity(results[0]!, classes[0]!);
+  const wrongPart = errorRate * anything;
   const likelihoodOfClass = new Float64Array(classes.length);
   for (let c = 0; c < classes.length; c++) {
     // Over range on several ranges is as likely as on the widest of them.
@@ -252,7 +277,9 @@ function weigh<O extends Observable>(
     likelihoodOfClass,
     classOfRow,
     isFlat,
+    wrongDensity: anything,
     wrongPart,
+    unlistedDecibans: 0,
     repairsBefore: first.repairsBefore.length,
     rivals,
     taken: members.length,
@@ -320,5 +347,7 @@ export function beliefAfterRepairs(
     shareOfRow,
     active: activeOf(byHypothesis),
     contributions: belief.contributions,
+    unlisted: belief.unlisted,
+    unlistedLogOdds: belief.unlistedLogOdds,
   };
 }

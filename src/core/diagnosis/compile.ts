@@ -1,4 +1,5 @@
 import { gridOf, nearestPoints } from './grid';
+import { Shelf } from './shelf';
 import type { FamilyModel, Observable } from './model';
 import { openTable, type ObservableTable, type RowClasses } from './observable-table';
 import { packTable, unpackTable, type PackedTable } from './packed-table';
@@ -22,6 +23,8 @@ export interface CompiledFamily<O extends Observable = Observable> {
   readonly repairSets: readonly (readonly string[])[];
   readonly setOfHypothesis: Uint16Array;
   table(observable: O): ObservableTable;
+  /** How many tables it keeps: those that plans ask for, and those that were asked for by hand. */
+  tableCounts(): { readonly planned: number; readonly oneOff: number };
   /** For each row, the row that stands after the repairs. */
   rowsAfter(repairs: readonly string[]): Uint32Array | undefined;
   /** Classes of all rows for a result that was taken after the repairs. */
@@ -52,15 +55,20 @@ export function compileFamily<O extends Observable>(model: FamilyModel<O>): Comp
   const keys = hypotheses.map(({ repairs }) => [...repairs].sort().join(' '));
   const setKeys = [...new Set(keys)].sort();
 
-  const tables = new Map<string, ObservableTable>();
-  const rowMaps = new Map<string, Uint32Array>();
-  const classMaps = new Map<string, RowClasses>();
+  const tables = new Shelf<ObservableTable>(mostTables);
+  const oneOffs = new Shelf<ObservableTable>(mostOneOffs);
+  const rowMaps = new Shelf<Uint32Array>(mostOneOffs);
+  const classMaps = new Shelf<RowClasses>(mostOneOffs);
   const nearest = {
     fine: nearestPoints(grids.fine, grids.fine),
     coarse: nearestPoints(grids.coarse, grids.fine),
   };
-  const table = (observable: O): ObservableTable =>
-    kept(tables, observable.key, () => openTable(model, observable, rowStart, isCoarse, grids));
+  const table = (observable: O): ObservableTable => {
+    const shelf = observable.isOneOff && !tables.has(observable.key) ? oneOffs : tables;
+    return shelf.kept(observable.key, () =>
+      openTable(model, observable, rowStart, isCoarse, grids),
+    );
+  };
   const mapRows = (done: readonly string[]): Uint32Array => {
     const rows = new Uint32Array(rowCount);
     for (let h = 0; h < hypotheses.length; h++) {
@@ -74,7 +82,7 @@ export function compileFamily<O extends Observable>(model: FamilyModel<O>): Comp
     return rows;
   };
   const rowsAfter = (done: readonly string[]): Uint32Array | undefined =>
-    done.length === 0 ? undefined : kept(rowMaps, keyOf(done), () => mapRows(done));
+    done.length === 0 ? undefined : rowMaps.kept(keyOf(done), () => mapRows(done));
   const filled = (observable: O): ObservableTable => {
     const found = table(observable);
     found.ensureAll();
@@ -90,33 +98,28 @@ export function compileFamily<O extends Observable>(model: FamilyModel<O>): Comp
     repairSets: setKeys.map((key) => key.split(' ')),
     setOfHypothesis: Uint16Array.from(keys, (key) => setKeys.indexOf(key)),
     table,
+    tableCounts: () => ({ planned: tables.size, oneOff: oneOffs.size }),
     rowsAfter,
     classesAfter(observable, done) {
       const now = filled(observable);
       const rows = rowsAfter(done);
       if (!rows) return now;
-      return kept(classMaps, `${keyOf(done)} ${observable.key}`, () =>
+      return classMaps.kept(`${keyOf(done)} ${observable.key}`, () =>
         classesAt(rows, rowStart, now),
       );
     },
     pack: (observables) => observables.map((each) => packTable(each.key, filled(each), rowStart)),
     adopt(packed) {
-      for (const each of packed) kept(tables, each.key, () => unpackTable(each, rowStart));
+      for (const each of packed) tables.kept(each.key, () => unpackTable(each, rowStart));
     },
   };
 }
 
 const keyOf = (repairs: readonly string[]) => [...new Set(repairs)].sort().join(' ');
 
-/** What is kept under the key; made first where nothing is. */
-function kept<Value>(map: Map<string, Value>, key: string, make: () => Value): Value {
-  let found = map.get(key);
-  if (found === undefined) {
-    found = make();
-    map.set(key, found);
-  }
-  return found;
-}
+/** Tables that plans ask for, again and again; and those of what was touched or set by hand, once. */
+const mostTables = 400;
+const mostOneOffs = 64;
 
 function classesAt(
   rows: Uint32Array,

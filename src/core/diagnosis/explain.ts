@@ -62,9 +62,53 @@ export function listSuspects(family: CompiledFamily<never>, belief: Belief): Sus
       }),
     };
   });
-  return suspects.sort(
+  return withUnlisted(
+    family,
+    belief,
+    suspects.map((each) => scaled(each, 1 - belief.unlisted)),
+  ).sort(
     (one, other) => other.probability - one.probability || one.repair.localeCompare(other.repair),
   );
+}
+
+/** What holds if it is in the list at all, by the chance that it is. */
+function scaled(suspect: Suspect, share: number): Suspect {
+  if (share === 1) return suspect;
+  const byShare = <Each extends { readonly probability: number }>(each: Each): Each => ({
+    ...each,
+    probability: each.probability * share,
+  });
+  return {
+    ...byShare(suspect),
+    sets: suspect.sets.map(byShare),
+    faults: suspect.faults.map(byShare),
+  };
+}
+
+/** What is in no list is one suspect, wherever it sits: on the circuit, where a hypothesis has it, or anywhere else. */
+function withUnlisted(
+  { model }: CompiledFamily<never>,
+  { unlisted, contributions }: Belief,
+  suspects: readonly Suspect[],
+): Suspect[] {
+  if (!model.unlisted) return [...suspects];
+  const { repair } = model.unlisted;
+  const found = suspects.find((each) => each.repair === repair);
+  const probability = unlisted + (found?.probability ?? 0);
+  const why = contributions.flatMap(({ entryIds, unlistedDecibans }) =>
+    entryIds.map((entry) => ({ entry, decibans: unlistedDecibans / entryIds.length })),
+  );
+  return [
+    ...suspects.filter((each) => each !== found),
+    {
+      repair,
+      repairs: [repair],
+      probability,
+      sets: [{ repairs: [repair], probability }],
+      faults: found?.faults ?? [],
+      why: found && found.probability > unlisted ? found.why : why,
+    },
+  ];
 }
 
 interface Tally {
@@ -287,7 +331,10 @@ function bandsOf(repair: string, parts: readonly ClassPart[]): ExpectedBand[] {
     overRange += over * mass;
     if (over > 0.99) continue;
     stretches.push({
-      from: Math.max(0, fromScale(outcome.centre - 1.6 * outcome.spread, outcome.meter)),
+      from: Math.max(
+        outcome.meter.least ?? 0,
+        fromScale(outcome.centre - 1.6 * outcome.spread, outcome.meter),
+      ),
       to: fromScale(outcome.centre + 1.6 * outcome.spread, outcome.meter),
       centre: fromScale(outcome.centre, outcome.meter),
       mass: (1 - over) * mass,

@@ -18,7 +18,7 @@ interface GridPoint {
 
 export interface Combinations {
   /** Which combination each grid point belongs to. */
-  readonly ofPoint: Uint8Array;
+  readonly ofPoint: Uint16Array;
   /** A grid point of each combination. */
   readonly representatives: readonly number[];
 }
@@ -32,6 +32,11 @@ export function gridOf({ unknowns }: FamilyModel<never>, kind: Hypothesis['grid'
         logRatios: [...each.logRatios, logRatio],
         share: each.share * share,
       })),
+    );
+  }
+  if (points.length > mostPoints) {
+    throw new RangeError(
+      `${unknowns.map((each) => each.id).join(', ')} make ${points.length} grid points; at most ${mostPoints} are told apart`,
     );
   }
   const byMask = new Map<number, Combinations>();
@@ -48,7 +53,7 @@ export function gridOf({ unknowns }: FamilyModel<never>, kind: Hypothesis['grid'
         );
         const distinct = [...new Set(keys)];
         found = {
-          ofPoint: Uint8Array.from(keys, (key) => distinct.indexOf(key)),
+          ofPoint: Uint16Array.from(keys, (key) => distinct.indexOf(key)),
           representatives: distinct.map((key) => keys.indexOf(key)),
         };
         byMask.set(mask, found);
@@ -57,6 +62,9 @@ export function gridOf({ unknowns }: FamilyModel<never>, kind: Hypothesis['grid'
     },
   };
 }
+
+/** Points of a grid that 16 bits can number. */
+const mostPoints = 65_536;
 
 /** For each point of one grid, the nearest point of another. */
 export function nearestPoints(from: Grid, to: Grid): Uint32Array {

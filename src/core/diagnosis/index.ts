@@ -1,5 +1,7 @@
+export * from './access';
 export * from './belief';
 export * from './compile';
+export * from './danger';
 export * from './explain';
 export * from './model';
 export type { PackedTable } from './packed-table';

@@ -45,14 +45,6 @@ export function quantityClass(meter: MeterModel, centre: number, spread: number)
   return { kind: 'quantity', meter, centre, spread, overRange };
 }
 
-/**
- * Shares of wrong readings that show over range and near zero; the rest may show anything. A probe that makes no contact
- * reads over range on ohms, and next to nothing on volts and amps. Common practice.
- */
-const wrongShares = {
-  withOverRange: { overRange: 0.3, nearZero: 0.25 },
-  without: { overRange: 0, nearZero: 0.3 },
-};
 /** How sharply a meter goes over range, on the scale of u. */
 const rangeEdge = 0.3;
 
@@ -60,12 +52,12 @@ const rangeEdge = 0.3;
 export function wrongDensity(result: EvidenceResult, outcome: OutcomeClass): number {
   if (outcome.kind === 'outcomes') return 1 / Object.keys(outcome.probabilities).length;
   const { meter } = outcome;
-  const { overRange, nearZero } =
-    meter.overRangeAbove === undefined ? wrongShares.without : wrongShares.withOverRange;
+  const { overRange, nearZero } = meter.wrong;
   if (result.kind === 'over-range') return overRange;
   if (result.kind !== 'number') return 0;
   const u = toScale(result.value, meter);
-  const broad = (1 - overRange - nearZero) / toScale(meter.most, meter);
+  const broad =
+    (1 - overRange - nearZero) / (toScale(meter.most, meter) - toScale(meter.least ?? 0, meter));
   return broad + nearZero * normalDensity(u, 0.2, 0.4);
 }
 
@@ -79,17 +71,15 @@ export function rightDensity(result: EvidenceResult, outcome: OutcomeClass): num
   if (result.kind === 'over-range') {
     if (meter.overRangeAbove === undefined) return 0;
     if (result.above !== undefined) return overRangeChance(outcome, result.above);
+    const { ranges = [meter.overRangeAbove] } = meter;
     return (
       0.5 * outcome.overRange +
-      unstatedRanges.reduce((sum, above) => sum + overRangeChance(outcome, above), 0) *
-        (0.5 / unstatedRanges.length)
+      ranges.reduce((sum, above) => sum + overRangeChance(outcome, above), 0) *
+        (0.5 / ranges.length)
     );
   }
   return (1 - outcome.overRange) * normalDensity(toScale(result.value, meter), centre, spread);
 }
-
-/** Full scales, in ohms, of ranges that a technician may have left the meter on without saying so. */
-const unstatedRanges = [2e3, 2e4, 2e5, 2e6];
 
 /** Probability that the meter shows over range, if its range ends at `above`. */
 export function overRangeChance(

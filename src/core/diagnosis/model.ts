@@ -13,6 +13,10 @@ export interface FamilyModel<O extends Observable = Observable> {
   afterRepairs(hypothesisIndex: number, repairs: readonly string[]): number;
   /** Index of the hypothesis that nothing is wrong. */
   readonly healthyIndex: number;
+  /** What stands for everything that no hypothesis names: how often a unit has it, and the repair that it is told as. */
+  readonly unlisted?: { readonly share: number; readonly repair: string };
+  /** Dangers by name: what each costs under every hypothesis, in minutes. */
+  readonly dangers?: Readonly<Record<string, Float64Array>>;
 }
 
 export interface Hypothesis {
@@ -43,6 +47,8 @@ export interface UnknownGrid {
 /** Something that can be looked at or measured, in a stated state. Equal keys mean equal predictions. */
 export interface Observable {
   readonly key: string;
+  /** Asked for by hand, in a state that no plan meets: its table is soon forgotten. */
+  readonly isOneOff?: boolean;
 }
 
 export type Prediction = QuantityPrediction | OutcomePrediction;
@@ -73,7 +79,12 @@ export interface MeterModel {
   readonly floor: number;
   /** Above this the meter shows over range; absent where it never does. */
   readonly overRangeAbove?: number;
-  /** The largest value that a slipped or misread reading may show. */
+  /** Full scales of the ranges that it may have been left on without a word, where it shows over range. */
+  readonly ranges?: readonly number[];
+  /** Shares of its wrong readings that show over range, and nothing; the rest may show anything. */
+  readonly wrong: { readonly overRange: number; readonly nearZero: number };
+  /** The least and the largest value that a slipped or misread reading may show; nought where no least is said. */
+  readonly least?: number;
   readonly most: number;
   /** Spread of what a floating terminal picks up, in kept units; absent where floating means nothing. */
   readonly phantomUpTo?: number;
@@ -102,8 +113,10 @@ export interface Candidate<O extends Observable = Observable> {
   readonly minutes: number;
   /** Minutes of access that it needs from where the technician stands now. */
   readonly accessMinutes: number;
-  /** Danger, priced in minutes. */
+  /** Danger that is there whatever is wrong, priced in minutes. */
   readonly hazardMinutes: number;
+  /** Dangers of the model that it runs into, by name: how great each is depends on what is wrong. */
+  readonly dangers?: readonly string[];
   readonly errorRate: number;
   readonly need: AccessNeed;
   /** Flags of the world that doing it sets, such as a reset pressed. */
@@ -117,6 +130,8 @@ export interface AccessFact {
   readonly id: string;
   readonly setMinutes: number;
   readonly clearMinutes: number;
+  /** Facts, as bits, that have to be so while this one is changed: a cover comes off with the power off. */
+  readonly changedWith?: number;
 }
 
 /** Facts, as bits, that a check needs to be so, and that it needs not to be so. */

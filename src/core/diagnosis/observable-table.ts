@@ -51,8 +51,11 @@ export function openTable<O extends Observable>(
   const place = (prediction: Prediction, grid: Grid): Placed => {
     if (prediction.kind === 'outcomes') {
       const { probabilities } = prediction;
-      let key = '';
-      for (const each of Object.values(probabilities)) key += `${each.toFixed(4)} `;
+      // Two looks with the same shares for different answers are not alike: the names belong to the class.
+      const key = Object.keys(probabilities)
+        .sort()
+        .map((name) => `${name}=${probabilities[name]!.toFixed(4)}`)
+        .join(' ');
       return {
         found: [classFor(key, () => ({ kind: 'outcomes', probabilities }))],
         ofPoint: undefined,
@@ -121,7 +124,7 @@ interface Placed {
   /** Classes of each combination of grid points. */
   readonly found: readonly number[];
   /** Which combination each grid point belongs to; undefined where all are the same class. */
-  readonly ofPoint: Uint8Array | undefined;
+  readonly ofPoint: Uint16Array | undefined;
 }
 
 function placed(

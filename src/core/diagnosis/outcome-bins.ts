@@ -9,11 +9,17 @@ export interface OutcomeBins {
 
 /** Cuts at the gaps between what the classes that matter predict. The shares of the others stay at nought. */
 export function binOutcomes(classes: readonly OutcomeClass[], masses: Float64Array): OutcomeBins {
-  const first = classes[0]!;
-  return first.kind === 'outcomes'
-    ? binByAnswer(classes, masses, Object.keys(first.probabilities))
+  return classes[0]!.kind === 'outcomes'
+    ? binByAnswer(classes, masses, answersOf(classes))
     : binByCuts(classes, masses, cutPoints(classes, masses));
 }
+
+/** Every answer that any class gives a chance, in the order of first mention. */
+const answersOf = (classes: readonly OutcomeClass[]): string[] => [
+  ...new Set(
+    classes.flatMap((each) => (each.kind === 'outcomes' ? Object.keys(each.probabilities) : [])),
+  ),
+];
 
 function binByAnswer(
   classes: readonly OutcomeClass[],

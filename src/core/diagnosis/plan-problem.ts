@@ -15,6 +15,8 @@ export interface PlanProblem {
   readonly mass: Float64Array;
   readonly verdict: Uint16Array;
   readonly checks: readonly PlanCheck[];
+  /** What each danger costs under each group, in minutes. */
+  readonly dangers: readonly Float64Array[];
   /** The unit once the flags of a world are set. */
   world(flags: number): PlanWorld;
 }
@@ -29,6 +31,8 @@ export interface PlanCheck {
   readonly changes: number;
   /** Access that it needs from where the technician stands now. */
   readonly accessMinutesNow: number;
+  /** Dangers that it runs into, as places in `dangers`. */
+  readonly dangers: readonly number[];
 }
 
 /** What each check would show in it; worked out when first asked for, since most plans never ask for most. */
@@ -69,6 +73,7 @@ export function planProblem<O extends Observable>(
     (one, other) => verdictOf(one) - verdictOf(other),
   );
   const membership = membershipOf(belief, hypotheses, groups);
+  const dangerNames = [...new Set(candidates.flatMap((each) => each.dangers ?? []))];
   const kept = groups.reduce((sum, each) => sum + each.mass, 0);
   const worlds = new Map<number, PlanWorld>();
   const world = (flags: number): PlanWorld => {
@@ -97,7 +102,11 @@ export function planProblem<O extends Observable>(
       clears: each.need.clears,
       changes: each.changes,
       accessMinutesNow: each.accessMinutes,
+      dangers: (each.dangers ?? []).map((name) => dangerNames.indexOf(name)),
     })),
+    dangers: dangerNames.map((name) =>
+      groupDangers(membership, family.model.dangers![name]!, hypotheses),
+    ),
     world,
   };
 }
@@ -255,4 +264,17 @@ function groupShares(
     for (let bin = 0; bin < bins; bin++) shares[to + bin]! += part * ofClass[from + bin]!;
   }
   return { bins, shares };
+}
+
+/** What a danger costs under each group: its members' own, by their weight in it. */
+function groupDangers(
+  { groupCount, groupOf, partOf }: Membership,
+  minutesOf: Float64Array,
+  hypotheses: readonly number[],
+): Float64Array {
+  const minutes = new Float64Array(groupCount);
+  for (let k = 0; k < groupOf.length; k++) {
+    minutes[groupOf[k]!]! += partOf[k]! * minutesOf[hypotheses[k]!]!;
+  }
+  return minutes;
 }

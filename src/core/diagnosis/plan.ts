@@ -16,7 +16,7 @@ export interface Appraisal<O extends Observable = Observable> {
   readonly candidate: Candidate<O>;
   /** Expected information about the verdict, in nats. */
   readonly information: number;
-  /** Minutes of access and work, with the danger priced in. */
+  /** Minutes of access and work, with its dangers priced in. */
   readonly costMinutes: number;
   /** What is to be expected from here on if it is done next; only for the shortlist. */
   readonly outlook?: Outlook;
@@ -56,6 +56,12 @@ const goingOnShare = 0.95;
 /** Costs that differ by less are as good as equal. */
 const hardlyShare = 0.02;
 const hardlyMinutes = 0.2;
+/** The share of the loss by a fault in no list that going on may yet save: it dwindles with readings that fit. */
+const unlistedLoss = 0.2;
+/** Below this it is no reason to go on. */
+const leastUnlisted = 0.1;
+/** And from here on nothing in the list is worth another check. */
+const surelyUnlisted = 0.9;
 /** With nothing left to learn, a verdict needs at least this. */
 const leastLead = 0.8;
 /** In a fixed order, a check that tells less than this is skipped, in nats. */
@@ -77,12 +83,21 @@ export function planNext<O extends Observable>(
   const root = rollout.root(start.access);
   const stopLossMinutes = rollout.stopLoss(root);
   const lead = Math.max(...setProbabilities(family, belief));
+  const doubtMinutes =
+    belief.unlisted < leastUnlisted
+      ? 0
+      : unlistedLoss * belief.unlisted * Math.max(...wrongVerdict);
+  const isUnlisted = belief.unlisted >= surelyUnlisted;
   const before = rollout.entropyOf(root);
   const appraised = start.candidates.map((candidate, check): Appraised<O> => ({
     check,
     candidate,
     information: Math.max(0, before - rollout.entropyAfter(root, check)),
-    costMinutes: candidate.accessMinutes + candidate.minutes + candidate.hazardMinutes,
+    costMinutes:
+      candidate.accessMinutes +
+      candidate.minutes +
+      candidate.hazardMinutes +
+      rollout.dangerMinutes(root, check),
   }));
   const useful = appraised
     .filter((each) => each.information >= leastInformation)
@@ -98,7 +113,9 @@ export function planNext<O extends Observable>(
       appraisals: useful.map(withoutIndex),
       lead,
       stopLossMinutes,
-      enough: best ? stopLossMinutes <= best.costMinutes : lead >= leastLead,
+      enough:
+        isUnlisted ||
+        (best ? doubtMinutes + stopLossMinutes <= best.costMinutes : lead >= leastLead),
       usual,
     };
   }
@@ -145,7 +162,10 @@ export function planNext<O extends Observable>(
     appraisals: [...rolled, ...useful.filter((each) => !ids.has(each.check))].map(withoutIndex),
     lead,
     stopLossMinutes,
-    enough: stopLossMinutes <= goingOnShare * Math.min(...rolled.map((each) => each.outlook.cost)),
+    enough:
+      isUnlisted ||
+      doubtMinutes + stopLossMinutes <=
+        goingOnShare * Math.min(...rolled.map((each) => each.outlook.cost)),
     usual,
   };
 }

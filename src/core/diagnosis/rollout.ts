@@ -1,5 +1,7 @@
+import { wayTo } from './access';
+import { mostDangerMinutes } from './danger';
 import type { AccessFact } from './model';
-import type { PlanCheck, PlanProblem, PlanWorld } from './plan-problem';
+import type { PlanProblem, PlanWorld } from './plan-problem';
 
 /**
  * Expected cost of going on from a belief: minutes, danger and the chance of a wrong verdict times its price.
@@ -40,6 +42,8 @@ export interface RolloutNode {
   /** Checks that may still tell something here. */
   readonly open: Uint16Array;
   openCount: number;
+  /** What each danger costs here, in minutes times the mass. */
+  readonly danger: Float64Array;
   readonly depth: number;
 }
 
@@ -50,17 +54,15 @@ const mostDepth = 12;
 /** A group that weighs less than this share of its node is dropped from it. */
 const leastShare = 4e-4;
 
-/** Room for the outcome bins of one check. */
-const mostBins = 12;
-
 export class Rollout {
   private readonly buffers: RolloutBuffers[] = [];
   /** Branches with less expected loss than this are cut off. */
   private leastLossMinutes = closeLook;
-  private readonly binMass = new Float64Array(mostBins);
-  private readonly binTotal = new Float64Array(mostBins);
-  private readonly binSquares = new Float64Array(mostBins);
-  private readonly accessCosts = new Map<number, Float64Array>();
+  /** Room for the outcome bins of one check; it grows with the check that has most. */
+  private binMass = new Float64Array(8);
+  private binTotal = new Float64Array(8);
+  private binSquares = new Float64Array(8);
+  private readonly ways = new Map<number, AccessWays>();
 
   constructor(
     private readonly problem: PlanProblem,
@@ -87,8 +89,27 @@ export class Rollout {
       taken: new Uint8Array(checks.length),
       open: buffers.open,
       openCount: checks.length,
+      danger: this.dangersOf(buffers, groupCount),
       depth: 0,
     };
+  }
+
+  /** What each danger costs in a node, times its mass. */
+  private dangersOf({ active, weights, danger }: RolloutBuffers, activeCount: number) {
+    this.problem.dangers.forEach((minutes, d) => {
+      let sum = 0;
+      for (let k = 0; k < activeCount; k++) sum += weights[k]! * minutes[active[k]!]!;
+      danger[d] = sum;
+    });
+    return danger;
+  }
+
+  /** Minutes that the dangers of a check cost in a node. */
+  dangerMinutes({ danger, mass }: RolloutNode, check: number): number {
+    const { dangers } = this.problem.checks[check]!;
+    let sum = 0;
+    for (const each of dangers) sum += danger[each]!;
+    return sum / mass;
   }
 
   private findRuns(
@@ -126,18 +147,21 @@ export class Rollout {
 
   /** Minutes of access from one set of facts to what a check needs. */
   accessMinutes(access: number, check: number): number {
-    let costs = this.accessCosts.get(access);
-    if (!costs) {
-      costs = Float64Array.from(this.problem.checks, ({ sets, clears }) =>
-        this.prices.facts.reduce((sum, { setMinutes, clearMinutes }, k) => {
-          const bit = 1 << k;
-          if (sets & ~access & bit) return sum + setMinutes;
-          return clears & access & bit ? sum + clearMinutes : sum;
-        }, 0),
-      );
-      this.accessCosts.set(access, costs);
+    return this.waysFrom(access).minutes[check]!;
+  }
+
+  private waysFrom(access: number): AccessWays {
+    let found = this.ways.get(access);
+    if (!found) {
+      const { checks } = this.problem;
+      const ways = checks.map((each) => wayTo(this.prices.facts, access, each));
+      found = {
+        minutes: Float64Array.from(ways, (each) => each.minutes),
+        access: Int32Array.from(ways, (each) => each.access),
+      };
+      this.ways.set(access, found);
     }
-    return costs[check]!;
+    return found;
   }
 
   /**
@@ -147,13 +171,13 @@ export class Rollout {
   after(node: RolloutNode, check: number, policy: Policy, most = Infinity): Outlook | undefined {
     const own = this.problem.checks[check]!;
     const access = node.depth === 0 ? own.accessMinutesNow : this.accessMinutes(node.access, check);
-    let cost = (own.costMinutes + access) * node.mass;
+    let cost = (own.costMinutes + access + this.dangerMinutes(node, check)) * node.mass;
     let minutes = (own.minutes + access) * node.mass;
     let checks = node.mass;
     const { bins, shares } = node.world(check);
     node.taken[check] = 1;
     for (let bin = 0; bin < bins && cost < most; bin++) {
-      const child = this.child(node, own, shares, bins, bin);
+      const child = this.child(node, check, shares, bins, bin);
       if (!child) continue;
       const outlook = this.value(child, policy);
       cost += outlook.cost;
@@ -171,8 +195,9 @@ export class Rollout {
     const check = policy(node);
     if (check === undefined) return stopped(loss);
     const own = this.problem.checks[check]!;
-    if ((own.costMinutes + this.accessMinutes(node.access, check)) * node.mass >= loss)
-      return stopped(loss);
+    const least =
+      own.costMinutes + this.accessMinutes(node.access, check) + this.dangerMinutes(node, check);
+    if (least * node.mass >= loss) return stopped(loss);
     return this.after(node, check, policy, loss) ?? stopped(loss);
   }
 
@@ -189,7 +214,11 @@ export class Rollout {
       const gain = before - this.doubtAfter(node, check);
       if (gain < leastGain * before) continue;
       node.open[kept++] = check;
-      const worth = gain / (checks[check]!.costMinutes + this.accessMinutes(node.access, check));
+      const worth =
+        gain /
+        (checks[check]!.costMinutes +
+          this.accessMinutes(node.access, check) +
+          this.dangerMinutes(node, check));
       if (worth > most) {
         most = worth;
         best = check;
@@ -199,12 +228,16 @@ export class Rollout {
     return best;
   };
 
-  /** The first check of a fixed order that still tells something. */
+  /** The first check of a fixed order that still tells something; a dangerous one waits until the others tell nothing. */
   inOrder(order: readonly number[], least: number): Policy {
     return (node) => {
       const before = this.entropyOf(node);
-      return order.find(
-        (check) => node.taken[check] === 0 && before - this.entropyAfter(node, check) >= least,
+      const tells = (check: number) =>
+        node.taken[check] === 0 && before - this.entropyAfter(node, check) >= least;
+      return (
+        order.find(
+          (check) => this.dangerMinutes(node, check) <= mostDangerMinutes && tells(check),
+        ) ?? order.find(tells)
       );
     };
   }
@@ -218,6 +251,7 @@ export class Rollout {
 
   /** Expected entropy of the verdict after the check, in nats. */
   entropyAfter(node: RolloutNode, check: number): number {
+    this.makeRoom(node.world(check).bins);
     const { binMass, binTotal } = this;
     let after = 0;
     binTotal.fill(0);
@@ -238,8 +272,9 @@ export class Rollout {
     check: number,
     run: number,
   ): number {
-    const { binMass } = this;
     const { bins, shares } = world(check);
+    this.makeRoom(bins);
+    const { binMass } = this;
     binMass.fill(0);
     let rest = runMass[run]!;
     for (let k = run === 0 ? 0 : runEnd[run - 1]!; k < runEnd[run]!; k++) {
@@ -250,6 +285,13 @@ export class Rollout {
     for (let bin = 0; bin < bins - 1; bin++) rest -= binMass[bin]!;
     binMass[bins - 1] = Math.max(0, rest);
     return bins;
+  }
+
+  private makeRoom(bins: number): void {
+    if (bins <= this.binMass.length) return;
+    this.binMass = new Float64Array(bins);
+    this.binTotal = new Float64Array(bins);
+    this.binSquares = new Float64Array(bins);
   }
 
   /** Chance that two draws from the node would differ in their verdict, times its mass: entropy without logarithms. */
@@ -285,6 +327,7 @@ export class Rollout {
         (otherTotal > 1e-15 ? otherSquares / otherTotal : 0)
       );
     }
+    this.makeRoom(bins);
     const { binMass, binTotal, binSquares } = this;
     const last = bins - 1;
     for (let bin = 0; bin < bins; bin++) {
@@ -319,11 +362,12 @@ export class Rollout {
 
   private child(
     node: RolloutNode,
-    { sets, clears, changes }: PlanCheck,
+    check: number,
     shares: Float64Array,
     bins: number,
     bin: number,
   ): RolloutNode | undefined {
+    const { changes } = this.problem.checks[check]!;
     const buffers = this.buffersAt(node.depth + 1);
     const { active, weights, open } = buffers;
     let mass = 0;
@@ -358,12 +402,13 @@ export class Rollout {
       runEnd: buffers.runEnd,
       runMass: buffers.runMass,
       runCount: this.findRuns(buffers, count),
-      access: (node.access | sets) & ~clears,
+      access: this.waysFrom(node.access).access[check]!,
       flags,
       world: flags === node.flags ? node.world : this.problem.world(flags),
       taken: node.taken,
       open,
       openCount,
+      danger: this.dangersOf(buffers, count),
       depth: node.depth + 1,
     };
   }
@@ -375,11 +420,21 @@ export class Rollout {
       runEnd: new Uint16Array(this.problem.groupCount),
       runMass: new Float64Array(this.problem.groupCount),
       open: new Uint16Array(this.problem.checks.length),
+      danger: new Float64Array(this.problem.dangers.length),
     });
   }
 }
 
-type RolloutBuffers = Pick<RolloutNode, 'active' | 'weights' | 'runEnd' | 'runMass' | 'open'>;
+type RolloutBuffers = Pick<
+  RolloutNode,
+  'active' | 'weights' | 'runEnd' | 'runMass' | 'open' | 'danger'
+>;
+
+/** From one set of facts to every check: minutes, and the facts that are so after it. */
+interface AccessWays {
+  readonly minutes: Float64Array;
+  readonly access: Int32Array;
+}
 
 /** Outcomes rarer than this are left out of a rollout. */
 const leastNodeMass = 5e-4;

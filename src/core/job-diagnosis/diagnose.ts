@@ -4,7 +4,6 @@ import {
   type ApplianceFamily,
   type ElectricalObservable,
   type FamilyParameters,
-  type Plate,
   type TechnicianLimits,
 } from '../appliances';
 import {
@@ -16,11 +15,15 @@ import {
   type Belief,
   type Candidate,
   type CompiledFamily,
+  type Plan,
+  type PlanStart,
   type Suspect,
 } from '../diagnosis';
-import { foldEntries, walkEntries, type JobFile, type JobState } from '../job-file';
-import { doubtToSettle, type Warning } from './doubts';
+import { liveWorkAllowed, readLogbook, type JobFile, type JobState } from '../job-file';
+import { doubtToSettle, type DoubtToSettle, type Warning } from './doubts';
 import { evidenceOf, plannedKeys } from './evidence';
+import { goodOf } from './judged';
+import { leadingFault } from './leading';
 import { whatWouldChangeTheMind, type MindChanger } from './mind';
 import { likelyMistake } from './mistakes';
 import {
@@ -32,11 +35,11 @@ import {
   type Alternative,
   type NextCheck,
 } from './next-check';
-import { goodOf } from './proof';
+import type { OpenDiagnosis } from './open-diagnosis';
 import { compiledFor } from './tables';
-import { unreadPart, type UnreadPart } from './unread-part';
+import { mostDirectMinutes, readsPartsFirst, unreadPart, type UnreadPart } from './unread-part';
 
-export const engineVersion = 'ohmmeter-0.2.0';
+export const engineVersion = 'ohmmeter-0.3.0';
 
 /** Checks that are asked what would change the mind. */
 const mostThatChangeMinds = 12;
@@ -64,39 +67,51 @@ export interface Diagnosis {
   readonly afterRepair?: AfterRepair;
 }
 
-/** The diagnosis with what it was computed from, for screens that look closer. */
-export interface OpenDiagnosis {
-  readonly answer: Diagnosis;
-  readonly family: ApplianceFamily;
-  readonly tables: CompiledFamily<ElectricalObservable>;
-  readonly belief: Belief;
-  /** The belief about what still stands, once the repairs are taken out of it. */
-  readonly standing: Belief;
-  readonly state: JobState;
-  readonly plate: Plate;
-}
-
 export interface DiagnosisOptions {
   readonly parameters?: FamilyParameters;
   /** One step ahead only: takes a fraction of the time, and is what answers until tables are filled. */
   readonly depth?: 'rollout' | 'one-step';
+  /** The time now: a proof of dead that nobody has stayed with does not hold any more. */
+  readonly now?: string;
   /** Leaves out what no loop over many jobs needs: weights of entries, expected bands, the usual order. */
   readonly brief?: boolean;
+}
+
+/** The diagnosis with what it was computed from, for screens that look closer. */
+export interface AnsweredDiagnosis extends OpenDiagnosis {
+  readonly answer: Diagnosis;
 }
 
 /**
  * Diagnoses a job file.
  * @throws PlateError where the plate cannot be worked with.
  */
-export function diagnoseJob(job: JobFile, options: DiagnosisOptions = {}): OpenDiagnosis {
+export function diagnoseJob(job: JobFile, options: DiagnosisOptions = {}): AnsweredDiagnosis {
+  const open = openDiagnosis(job, options);
+  return { ...open, answer: answerOf(open, job, options) };
+}
+
+/** The belief that a job's entries lead to, without a plan. */
+export function openDiagnosis(
+  job: JobFile,
+  { parameters: given, now }: Pick<DiagnosisOptions, 'parameters' | 'now'> = {},
+): OpenDiagnosis {
   const family = familyOfJob(job);
-  const { parameters = family.parameters, depth = 'rollout', brief = false } = options;
+  const parameters = given ?? family.parameters;
   const plate = family.plateOf(job);
   const tables = compiledFor(family, plate, parameters);
-  const walked = walkEntries(job.entries, family.catalogue);
-  const state = foldEntries(job.entries, family.catalogue);
+  const { walked, state } = readLogbook(job.entries, family.catalogue, now);
   const belief = updateBelief(tables, evidenceOf(family, job, walked, parameters));
   const standing = beliefAfterRepairs(tables, belief, state.repairsDone);
+  return { family, parameters, tables, belief, standing, state, walked, plate };
+}
+
+function answerOf(
+  open: OpenDiagnosis,
+  job: JobFile,
+  { depth = 'rollout', brief = false }: DiagnosisOptions,
+): Diagnosis {
+  const { family, parameters, tables, belief, standing, state, walked } = open;
   const start = family.planStart(state, limitsOf(job), parameters);
   const planned = plannedKeys(family, walked, state.repairsDone);
   const isOpen = openChecks(planned, belief, state);
@@ -113,8 +128,59 @@ export function diagnoseJob(job: JobFile, options: DiagnosisOptions = {}): OpenD
       usualOrder: isUsual || (!brief && depth === 'rollout') ? family.usualOrder : undefined,
     },
   );
-  const entryOf = (id: string) => walked.find(({ entry }) => entry.id === id);
-  const doubt = doubtToSettle(
+  const doubt = doubtOf(open, start, planned, isOpen);
+  const following = followed(tables, standing, doubt, start.candidates);
+  const isEnough = !following && plan.enough;
+  const unread = isEnough ? unreadOf(open, candidates, plan) : undefined;
+  const direct =
+    unread && readsPartsFirst(job) && unread.minutes <= mostDirectMinutes
+      ? candidates.find((each) => each.checkId === unread.check)
+      : undefined;
+  const decided = isEnough && !direct;
+  const appraisals = isUsual && plan.usual ? usualFirst(plan, plan.usual) : plan.appraisals;
+  const wanted = direct ? asWanted(direct, plan) : (following ?? appraisals[0]);
+  const next = decided ? undefined : wanted;
+  const suspects = brief ? [] : listSuspects(tables, standing);
+  return {
+    suspects,
+    decided,
+    next: next
+      ? nextCheck(
+          tables,
+          standing,
+          next,
+          { doubt, confirms: direct && leadingFault(open).repair },
+          brief,
+        )
+      : null,
+    alternatives: alternativesTo(next, appraisals),
+    usual: plan.usual && {
+      check: plan.usual.checkId,
+      toVerdictMinutes: rounded(plan.usual.outlook.minutes),
+    },
+    changesMind: brief
+      ? undefined
+      : whatWouldChangeTheMind(
+          tables,
+          standing,
+          plan.appraisals.slice(0, mostThatChangeMinds).map((each) => each.candidate),
+          suspects[0]!.repair,
+        ),
+    warnings: doubt ? [doubt.warning] : [],
+    unread: decided ? unread : undefined,
+    afterRepair: afterRepair(tables, standing, state),
+  };
+}
+
+/** What does not fit, and the check that would settle it. */
+function doubtOf(
+  open: OpenDiagnosis,
+  start: PlanStart<ElectricalObservable>,
+  planned: ReadonlyMap<string, string>,
+  isOpen: (candidate: Candidate<ElectricalObservable>) => boolean,
+): DoubtToSettle | undefined {
+  const { family, tables, belief, walked } = open;
+  return doubtToSettle(
     family,
     judgeConsistency(tables, belief),
     (check, { entryIds, observableKey }) => {
@@ -128,61 +194,38 @@ export function diagnoseJob(job: JobFile, options: DiagnosisOptions = {}): OpenD
       );
     },
     (id) => {
-      const found = entryOf(id);
-      if (!found) return undefined;
-      return likelyMistake(
-        family,
-        found.entry,
-        goodOf(family, job, found.entry, found.before),
-        found.before,
+      const found = walked.find(({ entry }) => entry.id === id);
+      return (
+        found &&
+        likelyMistake(family, found.entry, goodOf(open, found.entry, found.before), found.before)
       );
     },
   );
-  const following = followed(doubt, start.candidates);
-  const decided = !following && plan.enough;
-  const appraisals = isUsual && plan.usual ? usualFirst(plan, plan.usual) : plan.appraisals;
-  const next = decided ? undefined : (following ?? appraisals[0]);
-  const suspects = brief ? [] : listSuspects(tables, standing);
-  return {
-    family,
-    tables,
-    belief,
-    standing,
-    state,
-    plate,
-    answer: {
-      suspects,
-      decided,
-      next: next ? nextCheck(tables, standing, next, doubt, brief) : null,
-      alternatives: alternativesTo(next, appraisals),
-      usual: plan.usual && {
-        check: plan.usual.checkId,
-        toVerdictMinutes: rounded(plan.usual.outlook.minutes),
-      },
-      changesMind: brief
-        ? undefined
-        : whatWouldChangeTheMind(
-            tables,
-            standing,
-            plan.appraisals.slice(0, mostThatChangeMinds).map((each) => each.candidate),
-            suspects[0]!.repair,
-          ),
-      warnings: doubt ? [doubt.warning] : [],
-      unread:
-        decided && !brief && state.repairsDone.length === 0
-          ? unreadPart(
-              family,
-              suspects[0]!.repair,
-              suspects[0]!.faults[0]?.id,
-              walked,
-              candidates,
-              plan.appraisals,
-            )
-          : undefined,
-      afterRepair: afterRepair(tables, standing, state),
-    },
-  };
 }
+
+/** The part that the verdict would have fitted, if nothing has read it on itself since the last repair. */
+function unreadOf(
+  open: OpenDiagnosis,
+  candidates: readonly Candidate<ElectricalObservable>[],
+  plan: Plan<ElectricalObservable>,
+): UnreadPart | undefined {
+  const { family, state, walked } = open;
+  const { repair, fault } = leadingFault(open);
+  const since = walked.filter(
+    ({ before }) => before.repairsDone.length === state.repairsDone.length,
+  );
+  return unreadPart(family, repair, fault, since, candidates, plan.appraisals);
+}
+
+const asWanted = (
+  candidate: Candidate<ElectricalObservable>,
+  { appraisals }: Plan<ElectricalObservable>,
+) =>
+  appraisals.find((each) => each.candidate.checkId === candidate.checkId) ?? {
+    candidate,
+    information: 0,
+    costMinutes: candidate.minutes + candidate.accessMinutes,
+  };
 
 /** A check is open until what it looks at has been looked at since the last repair. */
 function openChecks(
@@ -207,19 +250,8 @@ function priceOf(
   return (repairs) => Math.max(...repairs.map((each) => wrongVerdictMinutes(price, each)));
 }
 
-/** The likeliest set of repairs, and how likely it is. */
-export function leadingSet({ tables, standing }: OpenDiagnosis): {
-  readonly repairs: readonly string[];
-  readonly probability: number;
-} {
-  const sums = new Float64Array(tables.repairSets.length);
-  for (const h of standing.active) sums[tables.setOfHypothesis[h]!]! += standing.byHypothesis[h]!;
-  const best = sums.indexOf(Math.max(...sums));
-  return { repairs: tables.repairSets[best]!, probability: sums[best]! };
-}
-
-function limitsOf({ constraints }: JobFile): TechnicianLimits {
-  return { liveWork: constraints?.liveWork ?? true, instruments: constraints?.instruments };
+function limitsOf(job: JobFile): TechnicianLimits {
+  return { liveWork: liveWorkAllowed(job), instruments: job.constraints?.instruments };
 }
 
 function afterRepair(

@@ -1,26 +1,21 @@
-import {
-  usualLeadOhm,
-  type ApplianceFamily,
-  type ElectricalObservable,
-  type ReadingState,
-} from '../appliances';
-import type { Evidence, EvidenceResult } from '../diagnosis';
+import type { ApplianceFamily, ElectricalObservable, ReadingState } from '../appliances';
+import type { Evidence } from '../diagnosis';
 import {
   powerShownBy,
+  quantityOf,
   type Entry,
   type JobFile,
   type JobState,
   type Measured,
   type ObservationEntry,
   type ReadingEntry,
-  type Value,
+  type WalkedEntry,
 } from '../job-file';
 import { observableUnderLoad, pointUnderLoad, underLoad } from './no-load';
+import { resultOf } from './result';
 
 /** Entry id under which the complaint and the answers of the call count as evidence. */
 export const callEntryId = (question: string) => `call:${question}`;
-
-export type WalkedEntry = { readonly entry: Entry; readonly before: JobState };
 
 /** Everything in a job that bears on what is wrong, as evidence for the engine. */
 export function evidenceOf(
@@ -68,21 +63,9 @@ function entryEvidence(
   before: JobState,
   errorRateOf: (check: string | undefined) => number,
 ): Evidence<ElectricalObservable>[] {
-  if (entry.kind === 'observation' && family.isCheckId(entry.check)) {
-    return [
-      {
-        entryId: entry.id,
-        checkId: entry.check,
-        observable: family.observableOfCheck(entry.check, stateOfEntry(family, entry, before)),
-        result: { kind: 'outcome', outcome: entry.value },
-        repairsBefore: before.repairsDone,
-        errorRate: errorRateOf(entry.check),
-      },
-    ];
-  }
-  if (entry.kind !== 'reading' || !entry.value) return [];
+  if (entry.kind !== 'observation' && entry.kind !== 'reading') return [];
   const observable = observableOfEntry(family, entry, before);
-  const result = resultOf(entry.value, leadOhmOf(job, entry));
+  const result = resultOf(job, entry, family.catalogue);
   if (!observable || !result) return [];
   return [
     {
@@ -110,12 +93,16 @@ export function observableOfEntry(
       : undefined;
   }
   if (entry.kind === 'observation') return undefined;
-  if (entry.around !== undefined) return family.clamp([entry.around], state);
+  const quantity = quantityOf(entry, family.catalogue);
+  if (entry.around !== undefined) {
+    return quantity === 'current-ac' ? family.clamp([entry.around], state) : undefined;
+  }
   const [from, to] = entry.between ?? [];
   if (from === undefined || to === undefined) return undefined;
-  if (entry.quantity !== 'voltage-ac') return family.probe('resistance', from, to, state);
+  if (quantity === 'resistance') return family.probe(quantity, from, to, state);
+  if (quantity !== 'voltage-ac') return undefined;
   return family.probe(
-    'voltage-ac',
+    quantity,
     pointUnderLoad(family, from, load),
     pointUnderLoad(family, to, load),
     state,
@@ -202,21 +189,6 @@ function dialsAsFound(
     return celsius === undefined ? [] : [[id, celsius] as const];
   });
   return found.length > 0 ? Object.fromEntries(found) : undefined;
-}
-
-function resultOf(value: Value, leadOhm: number): EvidenceResult | undefined {
-  if (value.overRange) return { kind: 'over-range', above: value.above?.ohm };
-  if (value.ohm !== undefined) {
-    // The engine expects a reading with usual leads; a meter whose leads are known is brought to the same.
-    return { kind: 'number', value: Math.max(0, value.ohm - (leadOhm - usualLeadOhm)) };
-  }
-  const number = value.volt ?? value.ampere ?? value.celsius;
-  return number === undefined ? undefined : { kind: 'number', value: number };
-}
-
-function leadOhmOf(job: JobFile, entry: ReadingEntry): number {
-  const instrument = job.instruments?.find((each) => each.id === entry.instrument);
-  return entry.leads?.ohm ?? instrument?.leads?.ohm ?? usualLeadOhm;
 }
 
 /** Dials written down as found are as good as a look at them. */

@@ -1,12 +1,12 @@
-import { usualLeadOhm, type ApplianceFamily, type ElectricalObservable } from '../appliances';
+import { usualLeadOhm, type ElectricalObservable } from '../appliances';
 import {
   expectBands,
   type CompiledFamily,
   type ExpectedBand,
   type SharedUnknown,
 } from '../diagnosis';
-import type { Entry, EntryState } from '../job-file';
-import type { OpenDiagnosis } from './diagnose';
+import type { EntryState } from '../job-file';
+import type { OpenDiagnosis } from './open-diagnosis';
 import { observableUnderLoad, underLoad } from './no-load';
 
 /** What a check shows on a good unit of this plate, and what each suspect would show. */
@@ -77,8 +77,8 @@ export function goodReading(
   const reach = 2 * Math.sqrt(total);
   return {
     kind: 'range',
-    nominal: Math.max(0, meter.id === 'resistance' ? value - usualLeadOhm : value),
-    from: Math.max(0, mean - reach),
+    nominal: Math.max(meter.least ?? 0, meter.id === 'resistance' ? value - usualLeadOhm : value),
+    from: Math.max(meter.least ?? 0, mean - reach),
     to: mean + reach,
   };
 }
@@ -88,33 +88,3 @@ function momentsOf({ fine: { points } }: SharedUnknown): { mean: number; spread:
   const square = points.reduce((sum, each) => sum + each.share * (each.logRatio - mean) ** 2, 0);
   return { mean, spread: Math.sqrt(square) };
 }
-
-/** Whether a result is what a good unit shows. Undefined for an entry that is no result of a check. */
-export function isGoodResult(good: GoodReading, entry: Entry): boolean | undefined {
-  if (entry.kind === 'observation') {
-    return good.kind === 'outcome' ? entry.value === good.outcome : undefined;
-  }
-  if (entry.kind !== 'reading' || !entry.value) return undefined;
-  if (entry.value.overRange) return good.kind === 'over-range';
-  const { ohm, volt, ampere, celsius } = entry.value;
-  const number = ohm ?? volt ?? ampere ?? celsius;
-  if (number === undefined) return undefined;
-  if (good.kind === 'over-range') return ohm !== undefined && ohm > 1e6;
-  return good.kind === 'range' && number >= good.from && number <= good.to;
-}
-
-/** The job-file key of a check's value. */
-export function valueKeyOf(
-  family: Pick<ApplianceFamily, 'check'>,
-  check: string,
-): 'ohm' | 'volt' | 'ampere' | 'celsius' | undefined {
-  const { quantity } = family.check(check);
-  return quantity && valueKeys[quantity];
-}
-
-export const valueKeys = {
-  resistance: 'ohm',
-  'voltage-ac': 'volt',
-  'current-ac': 'ampere',
-  temperature: 'celsius',
-} as const;

@@ -1,5 +1,6 @@
 import type { ApplianceFamily } from '../appliances';
-import type { Entry, JobState } from '../job-file';
+import { quantityOf, type Entry, type JobState } from '../job-file';
+import { numberOf } from '../quantities';
 import type { GoodReading } from './expect';
 
 /**
@@ -13,7 +14,12 @@ export function likelyMistake(
   state: Pick<JobState, 'lifted'>,
 ): string | undefined {
   if (entry?.kind !== 'reading' || !entry.value) return undefined;
-  const { overRange, ohm, volt, ampere } = entry.value;
+  const quantity = quantityOf(entry, family.catalogue);
+  const { overRange } = entry.value;
+  const read = quantity && numberOf(entry.value, quantity);
+  const [ohm, volt, ampere] = (['resistance', 'voltage-ac', 'current-ac'] as const).map((each) =>
+    each === quantity ? read : undefined,
+  );
   const expected = good?.kind === 'range' ? good.nominal : undefined;
   if (ampere !== undefined && ampere < 1 && (expected ?? 0) > 2) {
     return 'A clamp round both wires of an element reads nothing: close it round one wire.';

@@ -1,6 +1,8 @@
 import type { ElectricalObservable } from '../appliances';
 import {
   expectBands,
+  expectedDanger,
+  mostDangerMinutes,
   type Appraisal,
   type Belief,
   type CompiledFamily,
@@ -19,6 +21,8 @@ export interface NextCheck {
   readonly expected: readonly ExpectedBand[];
   /** True where it is asked for a second time, because the first result fits nothing. */
   readonly repeat: boolean;
+  /** The repair whose part it reads on itself: the verdict stands, and rests on what other parts read. */
+  readonly confirms?: string;
   /** What is to be expected until a verdict, this check included; absent for a repeat. */
   readonly toVerdict?: { readonly minutes: number; readonly checks: number };
 }
@@ -34,15 +38,24 @@ export type HeaterAppraisal = Appraisal<ElectricalObservable>;
 /** A check with the word on whether it is asked for again; undefined where no doubt asks for it. */
 type Wanted = HeaterAppraisal & { readonly repeat?: boolean };
 
-/** The check that a doubt asks for, if it can be done. */
+const mostRepeatMinutes = 4;
+
+/** The check that a doubt asks for, if it can be done without danger. */
 export function followed(
+  tables: CompiledFamily<ElectricalObservable>,
+  standing: Belief,
   doubt: DoubtToSettle | undefined,
   candidates: readonly HeaterAppraisal['candidate'][],
 ): (HeaterAppraisal & { readonly repeat: boolean }) | undefined {
   if (!doubt?.follow) return undefined;
   const { check, repeat } = doubt.follow;
   const candidate = candidates.find((each) => each.checkId === check);
-  return candidate && { candidate, repeat, information: 0, costMinutes: costOf(candidate) };
+  if (!candidate || expectedDanger(tables, standing, candidate) > mostDangerMinutes) {
+    return undefined;
+  }
+  // The same once more is asked for where it costs little; a dear look that fits nothing is only said.
+  if (repeat && costOf(candidate) > mostRepeatMinutes) return undefined;
+  return { candidate, repeat, information: 0, costMinutes: costOf(candidate) };
 }
 
 const costOf = ({ minutes, accessMinutes, hazardMinutes }: HeaterAppraisal['candidate']) =>
@@ -61,7 +74,10 @@ export function nextCheck(
   tables: CompiledFamily<ElectricalObservable>,
   standing: Belief,
   next: Wanted,
-  doubt: DoubtToSettle | undefined,
+  {
+    doubt,
+    confirms,
+  }: { readonly doubt: DoubtToSettle | undefined; readonly confirms: string | undefined },
   brief: boolean,
 ): NextCheck {
   const { candidate, outlook, repeat } = next;
@@ -69,7 +85,13 @@ export function nextCheck(
   return {
     check: candidate.checkId,
     repeat: repeat ?? false,
-    why: repeat !== undefined && doubt ? doubt.warning.text : whyThis(next, expected),
+    confirms,
+    why:
+      confirms !== undefined
+        ? 'Found by what other parts read. Read the part itself before it is fitted.'
+        : repeat !== undefined && doubt
+          ? doubt.warning.text
+          : whyThis(next, expected),
     minutes: totalMinutes(next),
     expected,
     toVerdict: outlook && {

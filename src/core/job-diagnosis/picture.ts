@@ -1,13 +1,14 @@
 import {
   isStrapped,
   meterInputOhm,
+  repairOfFault,
   switchPositions,
   type ApplianceFamily,
   type ReadingState,
   type UnitHypothesis,
 } from '../appliances';
 import type { LiftedEnd, ProbePoint } from '../job-file';
-import type { OpenDiagnosis } from './diagnose';
+import type { OpenDiagnosis } from './open-diagnosis';
 import { expectObservable, type Expectation } from './expect';
 
 /** What the wiring picture shows of the unit in a state, under one hypothesis, from the circuit. */
@@ -148,7 +149,7 @@ function suspectedParts({ tables, standing, family }: OpenDiagnosis): SuspectedP
   return [...byFault]
     .map(([fault, { probability, branches }]) => ({
       fault,
-      repair: family.names.faults[fault]!,
+      repair: repairOfFault(family, fault),
       probability,
       branches: [...branches],
     }))

@@ -1,8 +1,6 @@
-import { familyOfJob, type ApplianceFamily } from '../appliances';
-import { foldEntries, walkEntries, type Entry, type JobFile, type JobState } from '../job-file';
-import { compiledFor } from './tables';
-import { observableOfEntry } from './evidence';
-import { goodReading, isGoodResult, type GoodReading } from './expect';
+import { quantityOf, type Entry, type JobFile, type WalkedEntry } from '../job-file';
+import { judgeEntry } from './judged';
+import type { OpenDiagnosis } from './open-diagnosis';
 
 /** A check that proves the repair, and what it gave since. */
 export interface ProofItem {
@@ -11,35 +9,68 @@ export interface ProofItem {
   readonly good?: boolean;
 }
 
-/** The proving checks of the last repair, with the last result of each that was taken after it. */
-export function proofOf(job: JobFile): readonly ProofItem[] {
-  const family = familyOfJob(job);
-  const { repairsDone } = foldEntries(job.entries, family.catalogue);
-  const repair = repairsDone.at(-1);
-  if (repair === undefined) return [];
-  const after = walkEntries(job.entries, family.catalogue).filter(
-    ({ before }) => before.repairsDone.length === repairsDone.length,
-  );
-  return family.proofChecksFor(repair).map((check) => {
-    const taken = after.findLast(
-      ({ entry }) =>
-        (entry.kind === 'reading' || entry.kind === 'observation') && entry.check === check,
-    );
-    if (!taken) return { check };
-    const good = goodOf(family, job, taken.entry, taken.before);
-    return { check, entry: taken.entry, good: good && isGoodResult(good, taken.entry) };
-  });
+/** Whether the last repair is proved: by what was read since. */
+export interface RepairProof {
+  /** The proving checks of the last repair, with the last result of each. */
+  readonly items: readonly ProofItem[];
+  /** Readings since the repair that no good unit shows, the last of each kind. */
+  readonly bad: readonly Entry[];
+  readonly verdict: 'proved' | 'unproved' | 'contradicted';
 }
 
-/** What a good unit shows for the entry's check in its state; undefined for entries that are no results. */
-export function goodOf(
-  family: ApplianceFamily,
-  job: Pick<JobFile, 'unit' | 'site'>,
+const noProof: RepairProof = { items: [], bad: [], verdict: 'unproved' };
+
+/** A good reading proves it; a bad one bars that, however many good ones stand beside it. */
+export function proofOf(open: OpenDiagnosis, job: JobFile): RepairProof {
+  const { family, state, walked } = open;
+  const repair = state.repairsDone.at(-1);
+  if (repair === undefined) return noProof;
+  const since = walked.filter(
+    ({ before }) => before.repairsDone.length === state.repairsDone.length,
+  );
+  const judged = (each: WalkedEntry) => judgeEntry(open, job, each)?.isGood;
+  const items = family.proofChecksFor(repair).map((check): ProofItem => {
+    const taken = since.findLast(
+      ({ entry }) => 'check' in entry && isResult(entry) && entry.check === check,
+    );
+    return taken ? { check, entry: taken.entry, good: judged(taken) } : { check };
+  });
+  const named = new Set(items.map((each) => each.check));
+  const bad = lastOfEach(since)
+    .filter((each) => countsAgainst(open, each.entry, named) && judged(each) === false)
+    .map(({ entry }) => entry);
+  return {
+    items,
+    bad,
+    verdict:
+      bad.length > 0 ? 'contradicted' : items.some((each) => each.good) ? 'proved' : 'unproved',
+  };
+}
+
+const isResult = (entry: Entry) => entry.kind === 'reading' || entry.kind === 'observation';
+
+/** A proving check, or any reading of a meter: water that is still cold after a repair speaks against nothing. */
+function countsAgainst(
+  { family }: OpenDiagnosis,
   entry: Entry,
-  before: JobState,
-): GoodReading | undefined {
-  if (entry.kind !== 'reading' && entry.kind !== 'observation') return undefined;
-  if (entry.check !== undefined && !family.isCheckId(entry.check)) return undefined;
-  const observable = observableOfEntry(family, entry, before);
-  return observable && goodReading(compiledFor(family, family.plateOf(job)), observable);
+  named: ReadonlySet<string>,
+): boolean {
+  if (!isResult(entry)) return false;
+  if ('check' in entry && entry.check !== undefined && named.has(entry.check)) return true;
+  return entry.kind === 'reading' && quantityOf(entry, family.catalogue) !== 'temperature';
+}
+
+/** The last result of each check, and of each pair of points. */
+function lastOfEach(walked: readonly WalkedEntry[]): WalkedEntry[] {
+  const last = new Map<string, WalkedEntry>();
+  for (const each of walked) {
+    const { entry } = each;
+    if (entry.kind !== 'reading' && entry.kind !== 'observation') continue;
+    const place =
+      entry.kind === 'reading' && entry.check === undefined
+        ? JSON.stringify([entry.between, entry.around, entry.quantity])
+        : entry.check!;
+    last.set(place, each);
+  }
+  return [...last.values()];
 }

@@ -1,5 +1,5 @@
-import type { ApplianceFamily } from '../appliances';
-import type { WalkedEntry } from './evidence';
+import { partOfFault, type ApplianceFamily } from '../appliances';
+import { quantityOf, type JobFile, type WalkedEntry } from '../job-file';
 import { rounded, type HeaterAppraisal } from './next-check';
 
 /** A part about to be fitted that has been found by what others read: the check that would read it itself. */
@@ -8,6 +8,22 @@ export interface UnreadPart {
   /** Minutes with the access it still needs. */
   readonly minutes: number;
 }
+
+/**
+ * The school of reading a part itself before it is condemned: whether the reading is proposed, or only said.
+ * On unless the firm or the job says otherwise.
+ */
+export const partReadingSchool = {
+  id: 'part-reading',
+  on: 'read-first',
+  off: 'trust-elimination',
+} as const;
+
+/** A direct reading is proposed as the next check where it costs no more than this, with its access. */
+export const mostDirectMinutes = 5;
+
+export const readsPartsFirst = ({ constraints }: Pick<JobFile, 'constraints'>): boolean =>
+  constraints?.schools?.[partReadingSchool.id] !== partReadingSchool.off;
 
 /**
  * A verdict by elimination may be sure, and still nobody orders a part that no probe has touched. Undefined where the
@@ -21,33 +37,49 @@ export function unreadPart(
   candidates: readonly HeaterAppraisal['candidate'][],
   appraisals: readonly HeaterAppraisal[],
 ): UnreadPart | undefined {
-  const { parts, drawnPart } = family.repairs[repair]!;
-  const failed = fault?.split('.')[0];
-  const hasTerminals = family.names.terminals.some((each) => each.startsWith(`${failed}.`));
-  const part = hasTerminals ? failed! : drawnPart;
-  if (parts.length === 0 || part === undefined) return undefined;
-  const reads = (check: string) => readsPart(family, check, part);
-  const isRead = ({ entry }: WalkedEntry): boolean => {
-    if (entry.kind === 'observation') return reads(entry.check);
-    if (entry.kind !== 'reading') return false;
-    if (entry.check !== undefined) return reads(entry.check);
-    const touched = (entry.between ?? []).map((each) =>
-      typeof each === 'string' ? each : each.end,
-    );
-    return entry.quantity === 'resistance' && isReadBy(touched, part);
-  };
-  if (walked.some(isRead)) return undefined;
+  const part = partToRead(family, repair, fault);
+  if (part === undefined || isPartRead(family, part, walked)) return undefined;
   const informationOf = (check: string) =>
     appraisals.find((each) => each.candidate.checkId === check)?.information ?? 0;
   const [best] = candidates
-    .filter((each) => reads(each.checkId))
+    .filter((each) => readsPart(family, each.checkId, part) && (each.dangers ?? []).length === 0)
     .sort(
       (one, other) =>
         informationOf(other.checkId) - informationOf(one.checkId) ||
+        one.minutes + one.accessMinutes - other.minutes - other.accessMinutes ||
         one.checkId.localeCompare(other.checkId),
     );
   return best && { check: best.checkId, minutes: rounded(best.minutes + best.accessMinutes) };
 }
+
+/** The part that a repair fits and that a meter can be put on; undefined where there is none. */
+export function partToRead(
+  family: ApplianceFamily,
+  repair: string,
+  fault: string | undefined,
+): string | undefined {
+  const found = family.repairs[repair];
+  if (!found || found.parts.length === 0) return undefined;
+  const failed = fault === undefined ? undefined : partOfFault(fault);
+  const hasTerminals = family.names.terminals.some((each) => each.startsWith(`${failed}.`));
+  return hasTerminals ? failed : found.drawnPart;
+}
+
+/** Whether any entry has read the part on itself. */
+export const isPartRead = (
+  family: ApplianceFamily,
+  part: string,
+  walked: readonly WalkedEntry[],
+): boolean =>
+  walked.some(({ entry }) => {
+    if (entry.kind === 'observation') return readsPart(family, entry.check, part);
+    if (entry.kind !== 'reading') return false;
+    if (entry.check !== undefined) return readsPart(family, entry.check, part);
+    const touched = (entry.between ?? []).map((each) =>
+      typeof each === 'string' ? each : each.end,
+    );
+    return quantityOf(entry, family.catalogue) === 'resistance' && isReadBy(touched, part);
+  });
 
 /** Ohms on the part alone or from it to the tank, amperes in it, or a look at it; volts on it tell of what feeds it. */
 function readsPart(family: ApplianceFamily, check: string, part: string): boolean {

@@ -1,108 +1,69 @@
 import type { FamilyCatalogue } from './catalogue';
-import type {
-  ActionEntry,
-  Entry,
-  LiftedEnd,
-  Measured,
-  ObservationEntry,
-  ReadingEntry,
-  StatusEntry,
-  VerdictEntry,
-} from './generated/job-types';
+import { effectiveEntries } from './corrections';
+import type { ActionEntry, Entry, LiftedEnd } from './generated/job-types';
+import { isolationAfter, notIsolated, stepIsolation, type Isolation } from './isolation';
+import { emptyState, type JobState } from './state';
 
-/** What the entries so far make of a job: a pure fold, the same in browser, server and command line. */
-export interface JobState {
-  readonly power: 'unknown' | 'on' | 'off';
-  /** When it was proved dead; ended by any power-on, be it stated or implied by a live reading. */
-  readonly provedDeadAt?: string;
-  readonly coversOpen: readonly string[];
-  readonly lifted: readonly LiftedEnd[];
-  /** Where each dial was turned, by thermostat. */
-  readonly dials: Readonly<Record<string, string>>;
-  readonly limitReset: boolean;
-  readonly breakerCycled: boolean;
-  /** In the order they were done. */
-  readonly repairsDone: readonly string[];
-  /** Checks that the technician refused, by id, with the reason; taking one ends its refusal. */
-  readonly refused: ReadonlyMap<string, string>;
-  readonly settings: ReadonlyMap<string, SettingRecord>;
-  readonly parts: ReadonlyMap<string, string>;
-  readonly status?: StatusEntry;
-  /** The verdict that a person acted on. */
-  readonly verdict?: VerdictEntry;
+/**
+ * The state after all entries, which stand in the order in which they were received.
+ * @param now if given, a proof of dead that nobody has stayed with does not hold any more.
+ */
+export function foldEntries(
+  entries: readonly Entry[],
+  catalogue: FamilyCatalogue,
+  now?: string,
+): JobState {
+  const { after } = foldAll(entries, catalogue);
+  return withIsolation(after, isolationAfter(entries, catalogue, now));
 }
 
-export interface SettingRecord {
-  readonly found?: Measured | string | boolean;
-  readonly left?: Measured | string | boolean;
-}
-
-export const emptyState: JobState = {
-  power: 'unknown',
-  coversOpen: [],
-  lifted: [],
-  dials: {},
-  limitReset: false,
-  breakerCycled: false,
-  repairsDone: [],
-  refused: new Map(),
-  settings: new Map(),
-  parts: new Map(),
-};
-
-/** Volts below which a leg counts as dead, by a prover tried before and after. Common practice. */
-export const deadBelowVolt = 5;
-
-/** Entries that count: corrections applied, the rest in order of time, then id. A correction to nothing removes. */
-export function effectiveEntries(entries: readonly Entry[]): Entry[] {
-  const ordered = inOrder(entries);
-  const replacement = new Map<string, Entry | null>();
-  for (const each of ordered) {
-    if (each.kind === 'correction') replacement.set(each.replaces, each.entry);
-  }
-  return ordered.flatMap((each) => {
-    if (each.kind === 'correction') return [];
-    const replaced = replacement.get(each.id);
-    if (replaced === undefined) return [each];
-    // The corrected entry stands at the moment of the first one: that is when the unit was in that state.
-    return replaced === null ? [] : [{ ...replaced, id: each.id, at: each.at }];
-  });
-}
-
-export function inOrder(entries: readonly Entry[]): Entry[] {
-  return [...entries].sort((one, other) =>
-    one.at === other.at ? compare(one.id, other.id) : Date.parse(one.at) - Date.parse(other.at),
-  );
-}
-
-const compare = (one: string, other: string) => (one < other ? -1 : one > other ? 1 : 0);
-
-/** The state after all entries. */
-export function foldEntries(entries: readonly Entry[], catalogue: FamilyCatalogue): JobState {
-  return effectiveEntries(entries).reduce(
-    (state, each) => step(state, each, catalogue),
-    emptyState,
-  );
+/** An entry that counts, with the state in which it was made. */
+export interface WalkedEntry {
+  readonly entry: Entry;
+  readonly before: JobState;
 }
 
 /** Each entry that counts, with the state in which it was made. */
-export function walkEntries(
+export const walkEntries = (entries: readonly Entry[], catalogue: FamilyCatalogue): WalkedEntry[] =>
+  foldAll(entries, catalogue).walked;
+
+/** Both at once: the logbook is gone through a single time. */
+export function readLogbook(
   entries: readonly Entry[],
   catalogue: FamilyCatalogue,
-): { readonly entry: Entry; readonly before: JobState }[] {
+  now?: string,
+): { readonly walked: readonly WalkedEntry[]; readonly state: JobState } {
+  const { walked, after } = foldAll(entries, catalogue);
+  return { walked, state: withIsolation(after, isolationAfter(entries, catalogue, now)) };
+}
+
+function foldAll(
+  entries: readonly Entry[],
+  catalogue: FamilyCatalogue,
+): { walked: WalkedEntry[]; after: JobState } {
   let state = emptyState;
-  return effectiveEntries(entries).map((entry) => {
+  let isolation = notIsolated;
+  const walked = effectiveEntries(entries).map((entry) => {
     const before = state;
-    state = step(state, entry, catalogue);
+    isolation = stepIsolation(isolation, entry, catalogue);
+    state = withIsolation(step(state, entry, catalogue), isolation);
     return { entry, before };
   });
+  return { walked, after: state };
+}
+
+function withIsolation(
+  state: JobState,
+  { power, provedDead, failedProof, proofEndedBy }: Isolation,
+): JobState {
+  return { ...state, power, provedDeadAt: provedDead?.at, failedProof, proofEndedBy };
 }
 
 function step(state: JobState, entry: Entry, catalogue: FamilyCatalogue): JobState {
   switch (entry.kind) {
     case 'reading':
     case 'observation':
-      return afterCheck(state, entry, catalogue);
+      return entry.check === undefined ? state : afterCheck(state, entry.check, catalogue);
     case 'action':
       return afterAction(state, entry);
     case 'skip':
@@ -122,69 +83,37 @@ function step(state: JobState, entry: Entry, catalogue: FamilyCatalogue): JobSta
   }
 }
 
-function afterCheck(
-  state: JobState,
-  entry: ReadingEntry | ObservationEntry,
-  catalogue: FamilyCatalogue,
-): JobState {
-  const taken = withPower(state, powerShownBy(entry, catalogue));
-  if (entry.check === undefined) return taken;
-  const changes = catalogue.check(entry.check)?.changes;
-  const refused = new Map(taken.refused);
-  refused.delete(entry.check);
+function afterCheck(state: JobState, check: string, catalogue: FamilyCatalogue): JobState {
+  const changes = catalogue.check(check)?.changes;
+  const refused = new Map(state.refused);
+  refused.delete(check);
   return {
-    ...taken,
+    ...state,
     refused,
-    limitReset: taken.limitReset || changes?.limit === 'closed',
-    breakerCycled: taken.breakerCycled || changes?.breaker === 'cycled',
+    limitReset: state.limitReset || changes?.limit === 'closed',
+    breakerCycled: state.breakerCycled || changes?.breaker === 'cycled',
   };
 }
 
-/**
- * What a result says of the power: what was stated with it, what its check needs, or what the reading itself shows. Amps
- * flow and volts stand only with the power on, ohms are taken with it off. Undefined where it says nothing.
- */
-export function powerShownBy(
-  entry: ReadingEntry | ObservationEntry,
-  catalogue: FamilyCatalogue,
-): 'on' | 'off' | undefined {
-  const check = entry.check === undefined ? undefined : catalogue.check(entry.check);
-  const known = entry.state?.power ?? check?.power;
-  if (known !== undefined || entry.kind === 'observation') return known;
-  switch (check?.quantity ?? entry.quantity) {
-    case 'resistance':
-      return 'off';
-    case 'current-ac':
-      return 'on';
-    case 'voltage-ac':
-      return (entry.value?.volt ?? 0) >= deadBelowVolt ? 'on' : undefined;
-    default:
-      return undefined;
-  }
-}
-
-/** A live reading says that power is on; a dead one says that it is off, but not that it was proved. */
-function withPower(state: JobState, power: 'on' | 'off' | undefined): JobState {
-  if (power === undefined || power === state.power) return state;
-  if (power === 'on') return { ...state, power, provedDeadAt: undefined };
-  return state.power === 'off' ? state : { ...state, power };
-}
-
 function afterAction(state: JobState, entry: ActionEntry): JobState {
-  const done =
-    entry.repair !== undefined ? [...state.repairsDone, entry.repair] : state.repairsDone;
-  const next: JobState = { ...state, repairsDone: done };
+  const { repair } = entry;
+  const next: JobState =
+    repair === undefined
+      ? state
+      : {
+          ...state,
+          repairsDone: [...state.repairsDone, repair],
+          rounds: [
+            ...state.rounds,
+            { repair, ...(state.verdict ? { verdict: state.verdict } : {}) },
+          ],
+          verdict: undefined,
+        };
   switch (entry.action) {
-    case 'power-off':
-      return { ...next, power: 'off', provedDeadAt: undefined };
-    case 'power-on':
-      return { ...next, power: 'on', provedDeadAt: undefined };
-    case 'proved-dead':
-      return isDead(entry) ? { ...next, power: 'off', provedDeadAt: entry.at } : next;
     case 'press-reset':
       return { ...next, limitReset: true };
     case 'cycle-breaker':
-      return { ...next, power: 'on', provedDeadAt: undefined, breakerCycled: true };
+      return { ...next, breakerCycled: true };
     case 'open':
       return entry.target && !state.coversOpen.includes(entry.target)
         ? { ...next, coversOpen: [...state.coversOpen, entry.target] }
@@ -202,11 +131,6 @@ function afterAction(state: JobState, entry: ActionEntry): JobState {
     default:
       return next;
   }
-}
-
-/** Proved dead needs every leg: across, and each to earth, all below the threshold. Unstated points are believed. */
-function isDead({ points }: ActionEntry): boolean {
-  return (points ?? []).every(({ value }) => (value?.volt ?? 0) < deadBelowVolt);
 }
 
 const liftedBy = ({ wire, end }: ActionEntry): LiftedEnd[] => (wire && end ? [{ wire, end }] : []);

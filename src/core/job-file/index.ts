@@ -1,4 +1,12 @@
 export * from './generated/job-types';
 export * from './catalogue';
+export * from './corrections';
 export * from './fold';
+export { isStale, type ProofEnd } from './isolation';
+export * from './live-work';
+export { pointerPart, type JobFileProblem } from './problem';
+export { deadBelowVolt, powerShownBy } from './power-shown';
+export * from './proof-of-dead';
+export * from './quantity';
 export * from './read';
+export * from './state';

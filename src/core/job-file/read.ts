@@ -1,21 +1,15 @@
 import type { FamilyCatalogue } from './catalogue';
-import { effectiveEntries, walkEntries } from './fold';
-import type { Entry, JobFile, Value } from './generated/job-types';
+import { complaintProblems, entryProblems } from './entry-problems';
+import type { Entry, JobFile } from './generated/job-types';
 import { validateEntry, validateJobFile, type SchemaProblem } from './generated/validators';
 import { migrate } from './migrations';
-
-/** What is wrong with a file, where, and what to do about it. */
-export interface JobFileProblem {
-  /** JSON pointer into the file; empty for the file as a whole. */
-  readonly pointer: string;
-  readonly message: string;
-}
+import { pointerPart, type JobFileProblem } from './problem';
 
 export type ReadJobFile =
   | { readonly ok: true; readonly job: JobFile; readonly warnings: readonly JobFileProblem[] }
   | { readonly ok: false; readonly problems: readonly JobFileProblem[] };
 
-export const currentVersion = { version: 1, minor: 0 } as const;
+export const currentVersion = { version: 1, minor: 1 } as const;
 
 /** JSON above this is refused before it is parsed, in bytes. */
 export const mostBytes = 5 * 1024 * 1024;
@@ -74,7 +68,11 @@ function checkNames(
   if (!catalogue) {
     return refuse('/unit/family', `No appliance family is named "${job.unit.family}" here.`);
   }
-  const problems = [...entryConflicts(job.entries), ...entryProblems(job.entries, catalogue)];
+  const problems = [
+    ...complaintProblems(job.complaint, catalogue),
+    ...entryConflicts(job.entries),
+    ...entryProblems(job.entries, catalogue),
+  ];
   return problems.length > 0 ? { ok: false, problems } : { ok: true, job, warnings };
 }
 
@@ -117,176 +115,6 @@ export function canonical(value: unknown): string {
   );
 }
 
-/** Entries that no family of that name can have: unknown checks, values of another quantity, ohms under power. */
-export function entryProblems(
-  entries: readonly Entry[],
-  catalogue: FamilyCatalogue,
-): JobFileProblem[] {
-  const indexOf = new Map(entries.map((each, index) => [each.id, index]));
-  const problems: JobFileProblem[] = [];
-  const known = new Set(entries.map((each) => each.id));
-  entries.forEach((each, index) => {
-    const at = (pointer: string) => `/entries/${index}${pointer}`;
-    if (each.kind === 'correction') {
-      if (!known.has(each.replaces)) {
-        problems.push({ pointer: at('/replaces'), message: 'No entry here has that id.' });
-      }
-      if (each.entry) problems.push(...namesProblems(each.entry, at('/entry'), catalogue));
-    } else problems.push(...namesProblems(each, at(''), catalogue));
-  });
-  for (const { entry, before } of walkEntries(entries, catalogue)) {
-    if (entry.kind !== 'reading') continue;
-    const check = entry.check === undefined ? undefined : catalogue.check(entry.check);
-    const quantity = check?.quantity ?? entry.quantity;
-    const statedOn = entry.state?.power === 'on';
-    const standsOn = entry.state?.power === undefined && before.power === 'on' && isStated(entries);
-    if (quantity === 'resistance' && (statedOn || standsOn)) {
-      problems.push({
-        pointer: `/entries/${indexOf.get(entry.id) ?? 0}/state`,
-        message:
-          'Ohms were entered with power on. That reading means nothing and can destroy the meter: power off, prove dead, take it again.',
-      });
-    }
-  }
-  return problems;
-}
-
-/** Without any entry that says so, nobody has said that power is on. */
-const isStated = (entries: readonly Entry[]) =>
-  effectiveEntries(entries).some(
-    (each) =>
-      each.kind === 'action' && ['power-on', 'power-off', 'proved-dead'].includes(each.action),
-  );
-
-const unitOfQuantity: Readonly<Record<string, keyof Value>> = {
-  resistance: 'ohm',
-  'voltage-ac': 'volt',
-  'current-ac': 'ampere',
-  temperature: 'celsius',
-};
-
-/** The most that a hand instrument shows on a domestic heater, by unit. Common practice. */
-const reach: Readonly<Record<string, readonly [number, number]>> = {
-  ohm: [0, 2e8],
-  volt: [0, 1000],
-  ampere: [0, 400],
-  celsius: [-40, 150],
-};
-
-function namesProblems(
-  entry: Entry,
-  pointer: string,
-  catalogue: FamilyCatalogue,
-): JobFileProblem[] {
-  const lifted = entry.kind === 'correction' ? [] : (entry.state?.lifted ?? []);
-  return [
-    ...ownNamesProblems(entry, pointer, catalogue),
-    ...lifted.flatMap((each, index) =>
-      endProblems(each, `${pointer}/state/lifted/${index}`, catalogue),
-    ),
-  ];
-}
-
-function ownNamesProblems(
-  entry: Entry,
-  pointer: string,
-  catalogue: FamilyCatalogue,
-): JobFileProblem[] {
-  if (entry.kind === 'observation' || entry.kind === 'skip' || entry.kind === 'series') {
-    const check = catalogue.check(entry.check);
-    if (!check) return [unknownCheck(pointer, entry.check, catalogue)];
-    if (entry.kind === 'observation' && check.values && !check.values.includes(entry.value)) {
-      return [
-        {
-          pointer: `${pointer}/value`,
-          message: `"${entry.check}" is answered with ${check.values.join(', ')}; not with "${entry.value}".`,
-        },
-      ];
-    }
-    return [];
-  }
-  if (entry.kind === 'action') return endProblems(entry, pointer, catalogue);
-  if (entry.kind !== 'reading') return [];
-  return readingProblems(entry, pointer, catalogue);
-}
-
-function readingProblems(
-  entry: Extract<Entry, { kind: 'reading' }>,
-  pointer: string,
-  catalogue: FamilyCatalogue,
-): JobFileProblem[] {
-  const check = entry.check === undefined ? undefined : catalogue.check(entry.check);
-  if (entry.check !== undefined && !check) return [unknownCheck(pointer, entry.check, catalogue)];
-  if (check && check.kind !== 'reading') {
-    return [
-      { pointer: `${pointer}/check`, message: `"${entry.check}" is looked at, not measured.` },
-    ];
-  }
-  if (!check && !entry.between && !entry.around) {
-    return [
-      { pointer, message: 'A reading names its check, or the two points it was taken between.' },
-    ];
-  }
-  for (const [index, point] of (entry.between ?? []).entries()) {
-    const at = `${pointer}/between/${index}`;
-    if (typeof point !== 'string') {
-      const problems = endProblems(point, at, catalogue);
-      if (problems.length > 0) return problems;
-    } else if (!catalogue.terminals.has(point)) {
-      return [{ pointer: at, message: `No terminal is named "${point}".` }];
-    }
-  }
-  if (entry.around !== undefined && !Object.hasOwn(catalogue.conductors, entry.around)) {
-    return [{ pointer: `${pointer}/around`, message: `No conductor is named "${entry.around}".` }];
-  }
-  const unit = unitOfQuantity[check?.quantity ?? entry.quantity ?? 'resistance']!;
-  if (!entry.value) return [{ pointer: `${pointer}/value`, message: 'The reading has no value.' }];
-  if (entry.value.overRange) {
-    return unit === 'ohm'
-      ? []
-      : [{ pointer: `${pointer}/value`, message: 'Only resistance reads over range.' }];
-  }
-  const number = entry.value[unit];
-  if (typeof number !== 'number') {
-    return [{ pointer: `${pointer}/value`, message: `This reading is in "${unit}".` }];
-  }
-  const [least, most] = reach[unit]!;
-  return number < least || number > most
-    ? [
-        {
-          pointer: `${pointer}/value/${unit}`,
-          message: `${number} ${unit} is outside what a meter shows here (${least} to ${most}). Over range is {"overRange": true}.`,
-        },
-      ]
-    : [];
-}
-
-/** A conductor that the family does not have, or an end that the conductor does not have. */
-function endProblems(
-  { wire, end }: { readonly wire?: string; readonly end?: string },
-  pointer: string,
-  { conductors }: FamilyCatalogue,
-): JobFileProblem[] {
-  if (wire === undefined) return [];
-  if (!Object.hasOwn(conductors, wire)) {
-    return [{ pointer: `${pointer}/wire`, message: `No conductor is named "${wire}".` }];
-  }
-  const ends = conductors[wire]!;
-  return end === undefined || ends.includes(end)
-    ? []
-    : [
-        {
-          pointer: `${pointer}/end`,
-          message: `"${wire}" runs from ${ends[0]} to ${ends[1]}; it has no end at "${end}".`,
-        },
-      ];
-}
-
-const unknownCheck = (pointer: string, check: string, { family }: FamilyCatalogue) => ({
-  pointer: `${pointer}/check`,
-  message: `No check of ${family} is named "${check}".`,
-});
-
 function versionProblem(parsed: unknown): JobFileProblem | undefined {
   if (parsed === null || typeof parsed !== 'object' || Array.isArray(parsed)) {
     return { pointer: '', message: 'A job file is one JSON object.' };
@@ -308,7 +136,7 @@ function versionProblem(parsed: unknown): JobFileProblem | undefined {
 
 function inWords({ instancePath, keyword, message, params }: SchemaProblem): JobFileProblem {
   if (keyword === 'additionalProperties') {
-    const key = String(params.additionalProperty).replace(/~/g, '~0').replace(/\//g, '~1');
+    const key = pointerPart(String(params.additionalProperty));
     return { pointer: `${instancePath}/${key}`, message: 'This key is not part of the format.' };
   }
   if (keyword === 'required') {

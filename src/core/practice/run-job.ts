@@ -1,12 +1,7 @@
 import { familyOfJob, type AccessStep, type ApplianceFamily } from '../appliances';
-import {
-  diagnoseJob,
-  leadingSet,
-  valueKeys,
-  type Diagnosis,
-  type DiagnosisOptions,
-} from '../job-diagnosis';
-import { foldEntries, type Entry, type JobFile } from '../job-file';
+import { diagnoseJob, leadingSet, type Diagnosis, type DiagnosisOptions } from '../job-diagnosis';
+import { foldEntries, type Entry, type JobFile, type JobState, type ProbedDead } from '../job-file';
+import { keyOfQuantity } from '../quantities';
 import type { SimulatedAnswer, SimulatedUnit } from '../simulation';
 
 /** Where the entries of a practised job get their ids and their times: passed in, so that a run can be made again. */
@@ -60,7 +55,9 @@ export function doCheck(
   clock: Clock,
 ): JobFile {
   const state = foldEntries(job.entries, family.catalogue);
-  const steps = family.accessSteps(check, state).flatMap((step) => entriesOfStep(step, clock));
+  const steps = family
+    .accessSteps(check, state)
+    .flatMap((step) => entriesOfStep(step, clock, () => proveDead(family, unit, state)));
   const ready = { ...job, entries: [...job.entries, ...steps] };
   return { ...ready, entries: [...ready.entries, takeCheck(family, ready, unit, check, clock)] };
 }
@@ -87,14 +84,32 @@ export function entryOfAnswer(
   if (answer.kind === 'outcome') {
     return { id, at, kind: 'observation', check, value: answer.outcome };
   }
-  const unitKey = valueKeys[family.check(check).quantity!];
   const value =
-    answer.kind === 'over-range' ? { overRange: true as const } : { [unitKey]: answer.value };
+    answer.kind === 'over-range'
+      ? { overRange: true as const }
+      : { [keyOfQuantity(family.check(check).quantity!)]: answer.value };
   return { id, at, kind: 'reading', check, value };
 }
 
+/** What a prover shows at every point that the family names, on a unit that was switched off. */
+export function proveDead(
+  family: ApplianceFamily,
+  unit: Pick<SimulatedUnit, 'volts'>,
+  state: JobState,
+): ProbedDead[] {
+  const off = { ...family.readingState(state), power: 'off' as const };
+  return family.deadPoints.map(({ between }) => ({
+    between: [...between],
+    value: { volt: unit.volts(between, off) },
+  }));
+}
+
 /** The entries that an access step leaves in the logbook. */
-export function entriesOfStep(step: AccessStep, clock: Clock): Entry[] {
+export function entriesOfStep(
+  step: AccessStep,
+  clock: Clock,
+  prove: () => readonly ProbedDead[],
+): Entry[] {
   const action = (
     minutes: number,
     rest: Omit<Extract<Entry, { kind: 'action' }>, 'id' | 'at' | 'kind'>,
@@ -108,7 +123,11 @@ export function entriesOfStep(step: AccessStep, clock: Clock): Entry[] {
     case 'power-off-and-prove':
       return [
         action(1, { action: 'power-off' }),
-        action(2, { action: 'proved-dead', proverTried: 'before-and-after', points: [] }),
+        action(2, {
+          action: 'proved-dead',
+          proverTried: 'before-and-after',
+          points: [...prove()],
+        }),
       ];
     case 'power-on':
       return [action(1.5, { action: 'power-on' })];

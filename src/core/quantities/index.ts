@@ -1,3 +1,4 @@
 export * from './units';
+export * from './kept';
 export * from './format';
 export * from './parse';

@@ -1,3 +1,4 @@
+import { keptQuantities } from './kept';
 import { toKept, units, shownUnit, type Quantity, type Unit, type UnitSystem } from './units';
 
 /** What came of the text a person typed. Nothing is guessed: what can mean two things is asked back. */
@@ -83,7 +84,7 @@ const numberThenUnit =
   /^(?<number>[+-]?(?:\d[\d.,'\s]*\d|\d)(?:[.,])?(?:e[+-]?\d+)?|[+-]?[.,]\d+)\s*(?<unit>[^\d\s.,+-].*)?$/i;
 
 function overRange(quantity: Quantity): ParsedReading {
-  return quantity === 'resistance'
+  return keptQuantities[quantity].goesOver
     ? { kind: 'over-range' }
     : {
         kind: 'problem',
@@ -140,21 +141,8 @@ function choice(value: number, unit: Unit): ParsedChoice {
   };
 }
 
-/** What a hand instrument on a domestic heater can show, in kept units. Common practice. */
-const reach: Record<Quantity, readonly [number, number]> = {
-  resistance: [0, 2e8],
-  'voltage-ac': [0, 1000],
-  'current-ac': [0, 400],
-  power: [1, 100_000],
-  temperature: [-40, 150],
-  'temperature-difference': [-150, 150],
-  volume: [1, 5000],
-  flow: [0, 200],
-  pressure: [0, 2e6],
-};
-
 function outOfReach(value: number, quantity: Quantity): string | undefined {
-  const [least, most] = reach[quantity];
+  const [least, most] = keptQuantities[quantity].reach;
   if (Number.isNaN(value)) return 'That is not one number. Enter a single reading.';
   if (value < least && least === 0)
     return `A ${nameOf(quantity)} is never below zero. Check the sign.`;

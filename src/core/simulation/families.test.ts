@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { families } from '../appliances';
-import { emptyState } from '../job-file/fold';
+import { emptyState } from '../job-file/state';
 import { seededRandom, simulatedFamilyOf, simulateUnit } from '.';
 
 describe.each(families)('simulated units of $id', (family) => {

@@ -1,30 +1,34 @@
 import names from '../appliances/electric-storage-one-element/names.json' with { type: 'json' };
 import { topology } from '../appliances/electric-storage-one-element/topology';
 import type { FamilyNames } from '../appliances/electrical/names';
+import { breakerAmpere } from '../appliances/electrical/plate';
+import { burntJoint, elementChanges } from './element-faults';
+import { simulationNumbers as numbers } from './numbers';
 import type { Random } from './random';
 import {
   askUse,
   beep,
-  goesAgain,
+  breakerAnswer,
   holdTester,
+  leaks,
   pressReset,
+  protectionActs,
   recycleBreaker,
   tryOtherTap,
   tryThermostat,
   tugJoints,
   waitForHeat,
 } from './sights';
-import {
-  burntJoint,
-  elementChanges,
-  near,
-  type Complaint,
-  type FaultDetails,
-  type LookedAt,
-  type SettlingUnit,
-  type SimulatedFamily,
-  type Water,
+import type {
+  Complaint,
+  FaultDetails,
+  LookedAt,
+  SettlingUnit,
+  SimulatedFamily,
+  Water,
 } from './simulated-family';
+
+const { looks, answers: said } = numbers;
 
 const joints = ['cable-1', 'cable-2', 'w-supply-1', 'w-supply-2', 'pin-a', 'pin-b'] as const;
 
@@ -67,22 +71,25 @@ export const simulatedOneElement: SimulatedFamily = {
     const parts = [one, other].sort().join(' ');
     return parts === 'element scale' || parts === 'flange thermostat' ? 3 : 1;
   },
+  strangeFaults: {},
   drawFault,
   settle,
   look,
-  outlet: (_, { water }, random) =>
-    Math.round((water.topCelsius - 1 + 1.5 * random.normal()) * 10) / 10,
+  outlet: (_, { water }, random) => water.topCelsius - 2 * random.next(),
   complain,
-  mended: { topCelsius: 51, bottomCelsius: 51, limitTripped: false, breakerTrips: false },
+  mended: { topCelsius: 51, bottomCelsius: 51, limitTripped: false, dialCelsius: { only: 51 } },
 };
 
 function drawFault(id: string, random: Random): FaultDetails {
   const [part, mode] = id.split('.') as [string, string];
   if (part === 'element') return { changes: elementChanges(part, mode, random) };
   if (mode === 'resistive') return { changes: burntJoint(part, random) };
-  if (id === 'flange.damp') return { changes: { damp: { ohm: near(3e4, 1.6, random) } } };
+  if (id === 'flange.damp') return { changes: { damp: { ohm: random.near(numbers.dampOhm) } } };
   if (id === 'lamp.open' || (joints as readonly string[]).includes(part)) {
     return { changes: { [part]: 'open' } };
+  }
+  if (id === 'dial.low') {
+    return { changes: {}, dials: { only: random.between(numbers.lowDialCelsius) } };
   }
   return fixed[id] ?? { changes: {} };
 }
@@ -107,34 +114,34 @@ const fixed: Readonly<Record<string, FaultDetails>> = {
     changes: { 'cutout-pole-1': 'closed', 'cutout-pole-2': 'closed' },
     limit: 'never-trips',
   },
-  'dial.low': { changes: {}, dials: { only: 36 } },
 };
 
 function settle(unit: SettlingUnit, random: Random): Water {
-  const { faults, watt, plate } = unit;
-  const coldWater = 12 + 8 * random.next();
+  const { faults, watt } = unit;
+  const coldWater = random.between(numbers.coldCelsius);
+  const { middle, spread } = numbers.dialCelsius;
+  const only =
+    faults.map((each) => each.dials?.only).find((each) => each !== undefined) ??
+    middle + spread * random.normal();
   const at = (celsius: number, limitTripped = false): Water => ({
     topCelsius: celsius,
     bottomCelsius: celsius,
     limitTripped,
-    breakerTrips: false,
+    dialCelsius: { only },
   });
   if (faults.some((each) => each.supply)) return at(coldWater);
   if (faults.some((each) => each.limit === 'tripped')) return at(coldWater, true);
   const start = unit.run({ only: 'calling' });
-  if (goesAgain(unit.legAmpere(start), 16, random)) return { ...at(coldWater), breakerTrips: true };
-  if (plate.residualCurrentDevice && unit.earthAmpere(start) > 0.025) {
-    return { ...at(coldWater), breakerTrips: true };
-  }
+  const trips = protectionActs(unit, start, breakerAmpere(unit.plate), random);
+  if (trips) return { ...at(coldWater), trips };
   const heats = watt(start, 'only') > 150;
   if (heats && watt(unit.run({ only: 'satisfied' }), 'only') > 150) {
     const limitTripped =
-      random.chance(0.85) && !faults.some((each) => each.limit === 'never-trips');
-    const isStillHot = limitTripped ? random.chance(0.35) : true;
-    return at(isStillHot ? 79 + 6 * random.next() : coldWater, limitTripped);
+      random.chance(numbers.limitActs) && !faults.some((each) => each.limit === 'never-trips');
+    const isStillHot = limitTripped ? random.chance(numbers.stillHot) : true;
+    return at(isStillHot ? 78 + 8 * random.next() : coldWater, limitTripped);
   }
-  const dial = faults.map((each) => each.dials?.only).find((each) => each !== undefined);
-  return at(heats ? (dial === undefined ? 50 + 5 * random.next() : dial + 2) : coldWater);
+  return at(heats ? only : coldWater);
 }
 
 function look(check: string, unit: LookedAt, random: Random): string {
@@ -160,9 +167,9 @@ function look(check: string, unit: LookedAt, random: Random): string {
         random,
       );
     case 'lamp-look':
-      return circuit.currentThrough('lamp') > 0.3e-3 === random.chance(0.98) ? 'lit' : 'dark';
+      return circuit.currentThrough('lamp') > 0.3e-3 === random.chance(looks.lamp) ? 'lit' : 'dark';
     case 'flange-look':
-      return random.chance(faults.has('flange.damp') ? 0.92 : 0.03) ? 'damp' : 'dry';
+      return random.chance(looks.damp[faults.has('flange.damp') ? 'damp' : 'dry']) ? 'damp' : 'dry';
     case 'supply-presence':
       return holdTester(unit, ['supply.1', 'supply.2'], random);
     case 'breaker-recycle':
@@ -170,13 +177,19 @@ function look(check: string, unit: LookedAt, random: Random): string {
     case 'recovery-after-30-min':
       return waitForHeat(unit, 800);
     case 'dial-look':
-      return random.chance(faults.has('dial.low') ? 0.93 : 0.04) ? 'low' : 'usual';
+      return random.chance(
+        faults.has('dial.low') ? looks.dials.lowTold : looks.dials.unequalByHabit / 3,
+      )
+        ? 'low'
+        : 'usual';
     case 'other-outlet':
       return tryOtherTap(unit, random);
     case 'use-look':
       return askUse(unit, random);
     case 'scale-look':
-      return random.chance(faults.has('scale') ? 0.96 : 0.08) ? 'scaled' : 'clean';
+      return random.chance(looks.scaled[faults.has('scale') ? 'scale' : 'else'])
+        ? 'scaled'
+        : 'clean';
     default:
       throw new RangeError(`a simulated heater has no answer to "${check}"`);
   }
@@ -184,27 +197,41 @@ function look(check: string, unit: LookedAt, random: Random): string {
 
 /** What the customer says, from what the tap and the lamp do. */
 function complain(faults: ReadonlySet<string>, water: Water, random: Random): Complaint {
+  const onset =
+    said.onsetGradual[
+      faults.has('scale')
+        ? 'slowFault'
+        : faults.has('dial.low')
+          ? 'dials'
+          : faults.has('demand')
+            ? 'demand'
+            : 'else'
+    ];
   const answers: Record<string, string> = {
-    onset: random.chance(faults.has('scale') ? 0.85 : 0.15) ? 'gradual' : 'sudden',
-    breaker: water.breakerTrips
-      ? 'again'
-      : faults.has('supply.off') && random.chance(0.5)
-        ? 'once'
-        : 'no',
+    onset: random.chance(onset) ? 'gradual' : 'sudden',
+    breaker: breakerAnswer(faults, water, random),
   };
-  return { kind: random.chance(0.05) ? 'other' : complaintOf(faults, water, random), answers };
+  return {
+    kind: random.chance(said.otherWords) ? 'other' : complaintOf(faults, water, random),
+    answers,
+  };
 }
 
 function complaintOf(faults: ReadonlySet<string>, water: Water, random: Random): string {
-  if (water.breakerTrips) return random.chance(0.6) ? 'trips-rcd' : 'no-hot-water';
+  // Water at the flange of a small unit drips where somebody sees it.
+  if (leaks(faults) && random.chance(faults.has('flange.damp') ? 0.45 : said.leakSeen))
+    return 'leak';
+  if (water.trips) {
+    if (!random.chance(said.tripsSaid)) return 'no-hot-water';
+    return water.trips === 'breaker' ? 'trips-breaker' : 'trips-rcd';
+  }
   if (water.topCelsius > 70 && !water.limitTripped) return 'too-hot';
-  if (faults.has('flange.damp') && random.chance(0.4)) return 'leak';
   if (water.topCelsius < 25 || water.limitTripped) return 'no-hot-water';
-  if (faults.has('scale')) return random.chance(0.6) ? 'slow' : 'noise';
-  if (faults.has('dial.low')) return random.chance(0.8) ? 'lukewarm' : 'runs-out';
+  if (faults.has('scale')) return random.chance(0.55) ? 'slow' : 'noise';
+  if (faults.has('dial.low')) return random.chance(0.75) ? 'lukewarm' : 'runs-out';
   if (faults.has('demand') || faults.has('no-fault')) {
-    return random.chance(0.75) ? 'runs-out' : 'lukewarm';
+    return random.chance(0.65) ? 'runs-out' : random.chance(0.6) ? 'lukewarm' : 'slow';
   }
   if (faults.has('lamp.open')) return 'other';
-  return random.chance(0.5) ? 'slow' : 'lukewarm';
+  return random.chance(0.45) ? 'slow' : 'lukewarm';
 }

@@ -4,6 +4,10 @@ export interface Random {
   next(): number;
   /** Standard normal. */
   normal(): number;
+  /** Even between two values. */
+  between(range: { readonly least: number; readonly most: number }): number;
+  /** Log-normal about a middle value. */
+  near(about: { readonly middle: number; readonly logSpread: number }): number;
   /** True with the given probability. */
   chance(probability: number): boolean;
   pick<T>(weighted: readonly (readonly [T, number])[]): T;
@@ -19,9 +23,12 @@ export function seededRandom(seed: number): Random {
     mixed ^= mixed + Math.imul(mixed ^ (mixed >>> 7), mixed | 61);
     return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296;
   };
+  const normal = () => Math.sqrt(-2 * Math.log(1 - next())) * Math.cos(2 * Math.PI * next());
   return {
     next,
-    normal: () => Math.sqrt(-2 * Math.log(1 - next())) * Math.cos(2 * Math.PI * next()),
+    normal,
+    between: ({ least, most }) => least + (most - least) * next(),
+    near: ({ middle, logSpread }) => middle * Math.exp(logSpread * normal()),
     chance: (probability) => next() < probability,
     pick(weighted) {
       const total = weighted.reduce((sum, [, weight]) => sum + weight, 0);

@@ -20,6 +20,8 @@ export interface SimulatedFamily {
   readonly weights: readonly (readonly [string, number])[];
   /** How many times more often than chance a pair of parts fails together. */
   together(one: string, other: string): number;
+  /** Faults that no list of the engine has, each with the repair that mends it. */
+  readonly strangeFaults: Readonly<Record<string, string>>;
   drawFault(id: string, random: Random): FaultDetails;
   /** What the faulty unit has done to its water by the time the technician comes. */
   settle(unit: SettlingUnit, random: Random): Water;
@@ -48,7 +50,10 @@ export interface Water {
   readonly topCelsius: number;
   readonly bottomCelsius: number;
   readonly limitTripped: boolean;
-  readonly breakerTrips: boolean;
+  /** What goes again as soon as the power is on. */
+  readonly trips?: 'breaker' | 'residual-current';
+  /** Where each dial was left, in °C, by thermostat. */
+  readonly dialCelsius: Readonly<Record<string, number>>;
 }
 
 export interface SettlingUnit {
@@ -69,6 +74,8 @@ export interface LookedAt {
   readonly water: Water;
   readonly state: ReadingState;
   readonly circuit: SolvedCircuit;
+  /** Where the technician's meter begins to beep. */
+  readonly beepOhm: number;
   /** Heat into the water as the unit stands, in watts. */
   readonly heatingWatt: number;
 }
@@ -77,54 +84,3 @@ export interface Complaint {
   readonly kind: string;
   readonly answers: Readonly<Record<string, string>>;
 }
-
-/** Ohms of a leak, a joint or a path: log-normal about a middle value. */
-export const near = (ohm: number, logSpread: number, random: Random) =>
-  ohm * Math.exp(logSpread * random.normal());
-
-export const leakChanges = (
-  part: string,
-  fraction: number,
-  ohm: number,
-): Record<string, BranchChange> => ({
-  [`${part}.a-half`]: { factor: 2 * fraction },
-  [`${part}.b-half`]: { factor: 2 * (1 - fraction) },
-  [`${part}.leak`]: { ohm },
-});
-
-/** How an element fails, in values of its own. An open element has, three times in ten, burst as well. */
-export function elementChanges(
-  part: string,
-  mode: string,
-  random: Random,
-): Record<string, BranchChange> {
-  if (mode === 'high') {
-    const factor = 1.3 + 1.4 * random.next();
-    return { [`${part}.a-half`]: { factor }, [`${part}.b-half`]: { factor } };
-  }
-  if (mode === 'leaky') return leakChanges(part, 0.5, near(3e5, 1.5, random));
-  if (mode === 'earthed') {
-    const how = random.next();
-    if (how < 0.3) {
-      const fraction = random.pick([
-        [0.17, 1],
-        [0.5, 1],
-        [0.83, 1],
-      ] as const);
-      return leakChanges(part, fraction, near(3, 0.5, random));
-    }
-    return leakChanges(part, 0.5, near(how < 0.6 ? 110 : 3500, 0.5, random));
-  }
-  const isBurst = mode === 'burst' || random.chance(0.3);
-  if (!isBurst) return { [`${part}.b-half`]: 'open' };
-  const end = random.chance(0.5) ? 'a' : 'b';
-  return {
-    ...leakChanges(part, end === 'a' ? 0.1 : 0.9, near(20, 0.8, random)),
-    [`${part}.${end === 'a' ? 'b' : 'a'}-half`]: 'open',
-  };
-}
-
-/** A joint of 2.6 to 28 Ω, evenly spread in its logarithm. */
-export const burntJoint = (branch: string, random: Random): Record<string, BranchChange> => ({
-  [branch]: { ohm: Math.exp(Math.log(2.6) + random.next() * Math.log(28 / 2.6)) },
-});

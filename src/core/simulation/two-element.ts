@@ -1,29 +1,34 @@
 import names from '../appliances/electric-storage-two-element/names.json' with { type: 'json' };
 import { topology } from '../appliances/electric-storage-two-element/topology';
 import type { FamilyNames } from '../appliances/electrical/names';
+import { breakerAmpere } from '../appliances/electrical/plate';
+import { burntJoint, elementChanges } from './element-faults';
+import { simulationNumbers as numbers } from './numbers';
 import type { Random } from './random';
 import {
   askUse,
   beep,
-  goesAgain,
+  breakerAnswer,
   holdTester,
+  leaks,
   pressReset,
+  protectionActs,
   recycleBreaker,
   tryOtherTap,
   tryThermostat,
   tugJoints,
   waitForHeat,
 } from './sights';
-import {
-  burntJoint,
-  elementChanges,
-  type Complaint,
-  type FaultDetails,
-  type LookedAt,
-  type SettlingUnit,
-  type SimulatedFamily,
-  type Water,
+import type {
+  Complaint,
+  FaultDetails,
+  LookedAt,
+  SettlingUnit,
+  SimulatedFamily,
+  Water,
 } from './simulated-family';
+
+const { looks, answers: said } = numbers;
 
 const harness = ['w-upper-a', 'w-upper-b', 'w-lower-feed', 'w-lower-a', 'w-lower-b'] as const;
 const splices = ['splice-1', 'splice-2'] as const;
@@ -67,6 +72,19 @@ const weights: SimulatedFamily['weights'] = [
   ['demand', 3],
 ];
 
+/**
+ * Faults that no list of the engine has: burnt contacts that still pass current, turns of an element that touch, a supply that
+ * sags. Each with the repair that would mend it.
+ */
+export const strangeFaults: Readonly<Record<string, string>> = {
+  'strange.upper-contact-burnt': 'replace-upper-thermostat',
+  'strange.changeover-burnt': 'replace-upper-thermostat',
+  'strange.limit-pole-burnt': 'replace-upper-thermostat',
+  'strange.lower-contact-burnt': 'replace-lower-thermostat',
+  'strange.lower-turns-touch': 'replace-lower-element',
+  'strange.breaker-pole-burnt': 'call-electrician',
+};
+
 export const simulatedTwoElement: SimulatedFamily = {
   names: names as unknown as FamilyNames,
   topology,
@@ -96,21 +114,36 @@ export const simulatedTwoElement: SimulatedFamily = {
     const parts = [one, other].sort().join(' ');
     return parts === 'lower-element sediment' ? 8 : parts === 'lower-element upper-element' ? 3 : 1;
   },
+  strangeFaults,
   drawFault,
   settle,
   look,
   outlet,
   complain,
-  mended: { topCelsius: 50, bottomCelsius: 50, limitTripped: false, breakerTrips: false },
+  mended: {
+    topCelsius: 50,
+    bottomCelsius: 50,
+    limitTripped: false,
+    dialCelsius: { upper: 50, lower: 50 },
+  },
 };
 
 function drawFault(id: string, random: Random): FaultDetails {
+  const strange = drawStrange(id, random);
+  if (strange) return strange;
   const [part, mode] = id.split('.') as [string, string];
   if (part === 'upper-element' || part === 'lower-element') {
     return { changes: elementChanges(part, mode, random) };
   }
   if (mode === 'resistive') return { changes: burntJoint(part, random) };
   if (mode === 'open' && part !== 'earth-bond') return { changes: { [part]: 'open' } };
+  if (id === 'dials.low') {
+    const celsius = random.between(numbers.lowDialCelsius);
+    return { changes: {}, dials: { upper: celsius, lower: celsius } };
+  }
+  if (id === 'dials.unequal') {
+    return { changes: {}, dials: { lower: random.between(numbers.lowDialCelsius) } };
+  }
   return fixed[id] ?? { changes: {} };
 }
 
@@ -152,27 +185,51 @@ const fixed: Readonly<Record<string, FaultDetails>> = {
       'crossed-lower-feed': { ohm: 0.01 },
     },
   },
-  'dials.low': { changes: {}, dials: { upper: 38, lower: 38 } },
-  'dials.unequal': { changes: {}, dials: { lower: 38 } },
 };
+
+function drawStrange(id: string, random: Random): FaultDetails | undefined {
+  const burnt = (branch: string) => ({ changes: burntJoint(branch, random) });
+  switch (id) {
+    case 'strange.upper-contact-burnt':
+      return burnt('upper-contact');
+    case 'strange.changeover-burnt':
+      return burnt('changeover-contact');
+    case 'strange.limit-pole-burnt':
+      return burnt('limit-pole-1');
+    case 'strange.lower-contact-burnt':
+      return burnt('lower-contact');
+    case 'strange.breaker-pole-burnt':
+      return burnt('breaker-2');
+    case 'strange.lower-turns-touch':
+      return { changes: { 'lower-element.a-half': { factor: 0.3 + 0.4 * random.next() } } };
+    default:
+      return undefined;
+  }
+}
 
 /** Lets the faulty heater run until it has done what it will do to its water. */
 function settle(unit: SettlingUnit, random: Random): Water {
   const { faults, watt } = unit;
-  const coldWater = 14 + 8 * random.next();
+  const coldWater = random.between(numbers.coldCelsius);
+  const { middle, spread } = numbers.dialCelsius;
+  const usual = middle + spread * random.normal();
+  const fixedDial = (id: string) =>
+    faults.map((each) => each.dials?.[id]).find((each) => each !== undefined);
+  const dialCelsius = {
+    upper: fixedDial('upper') ?? usual,
+    lower: fixedDial('lower') ?? usual + random.normal(),
+  };
   const cold: Water = {
     topCelsius: coldWater,
     bottomCelsius: coldWater,
     limitTripped: false,
-    breakerTrips: false,
+    dialCelsius,
   };
   if (faults.some((each) => each.supply)) return cold;
   if (faults.some((each) => each.limit === 'tripped')) return { ...cold, limitTripped: true };
   const start = unit.run({ upper: 'calling', lower: 'calling' });
-  if (goesAgain(unit.legAmpere(start), 30, random)) return { ...cold, breakerTrips: true };
-  if (unit.plate.residualCurrentDevice && unit.earthAmpere(start) > 0.025) {
-    return { ...cold, breakerTrips: true };
-  }
+  const trips = protectionActs(unit, start, breakerAmpere(unit.plate), random);
+  if (trips) return { ...cold, trips };
   const topHeats = watt(start, 'upper') > 250;
   const bottomHeats =
     watt(unit.run({ upper: topHeats ? 'satisfied' : 'calling', lower: 'calling' }), 'lower') > 250;
@@ -182,43 +239,37 @@ function settle(unit: SettlingUnit, random: Random): Water {
   });
   const idleWatt = watt(idle, 'upper') + (bottomHeats ? watt(idle, 'lower') : 0);
   if ((topHeats || bottomHeats) && idleWatt > 250) {
-    const limitTripped = random.chance(0.8) && !faults.some((each) => each.limit === 'never-trips');
-    const isStillHot = limitTripped ? random.chance(0.3) : true;
+    const limitTripped =
+      random.chance(numbers.limitActs) && !faults.some((each) => each.limit === 'never-trips');
+    const isStillHot = limitTripped ? random.chance(numbers.stillHot) : true;
     if (!isStillHot) return { ...cold, limitTripped };
     return {
-      topCelsius: 76 + 5 * random.next(),
-      bottomCelsius: bottomHeats ? 75 : coldWater,
+      ...cold,
+      topCelsius: 75 + 7 * random.next(),
+      bottomCelsius: bottomHeats ? 72 + 6 * random.next() : coldWater,
       limitTripped,
-      breakerTrips: false,
     };
   }
-  const dial = (id: string) =>
-    faults.map((each) => each.dials?.[id]).find((each) => each !== undefined);
-  const upperDial = dial('upper') ?? 48 + 5 * random.next();
-  const lowerDial = dial('lower') ?? upperDial;
   return {
-    topCelsius: topHeats
-      ? upperDial + (dial('upper') ? 2 : 0)
-      : bottomHeats
-        ? lowerDial
-        : coldWater,
-    bottomCelsius: bottomHeats ? lowerDial : coldWater,
-    limitTripped: false,
-    breakerTrips: false,
+    ...cold,
+    topCelsius: topHeats ? dialCelsius.upper : bottomHeats ? dialCelsius.lower : coldWater,
+    bottomCelsius: bottomHeats ? dialCelsius.lower : coldWater,
   };
 }
 
 function outlet(check: string, { faults, water }: LookedAt, random: Random): number {
   const { topCelsius, bottomCelsius } = water;
   const isFirst = check === 'outlet-first';
-  let celsius = isFirst ? topCelsius - 1 : Math.min(topCelsius, bottomCelsius + 4) - 2;
-  if (!isFirst && topCelsius > 25 && bottomCelsius < 25) celsius = 26 + 12 * random.next();
+  let celsius = isFirst
+    ? topCelsius - 2 * random.next()
+    : Math.min(topCelsius, bottomCelsius + 5) - 3;
+  if (!isFirst && topCelsius > 25 && bottomCelsius < 25) celsius = 24 + 16 * random.next();
   if (faults.has('dip-tube.gone') && topCelsius > 25) {
-    celsius = isFirst ? Math.min(topCelsius, 40 + 8 * random.next()) : 22 + 9 * random.next();
+    celsius = isFirst ? Math.min(topCelsius, 38 + 11 * random.next()) : 20 + 13 * random.next();
   } else if (faults.has('sediment') && !isFirst && bottomCelsius > 25) {
-    celsius = 36 + 11 * random.next();
+    celsius = 34 + 14 * random.next();
   }
-  return Math.round((celsius + 1.5 * random.normal()) * 10) / 10;
+  return celsius;
 }
 
 function look(check: string, unit: LookedAt, random: Random): string {
@@ -259,22 +310,32 @@ function look(check: string, unit: LookedAt, random: Random): string {
       return waitForHeat(unit, 1800);
     case 'dials-look': {
       const dials = details.map((each) => each.dials).find((each) => each !== undefined);
-      if (!dials) return random.chance(0.88) ? 'equal' : 'unequal';
-      return dials.upper !== undefined ? 'low' : 'unequal';
+      const { unequalByHabit, lowTold, unequalTold } = looks.dials;
+      if (!dials) return random.chance(unequalByHabit) ? 'unequal' : 'equal';
+      if (dials.upper !== undefined) return random.chance(lowTold) ? 'low' : 'equal';
+      return random.chance(unequalTold) ? 'unequal' : 'equal';
     }
     case 'other-outlet':
       return tryOtherTap(unit, random);
     case 'use-look':
       return askUse(unit, random);
     case 'flush-look':
-      return random.chance(faults.has('sediment') ? 0.9 : 0.1) ? 'grit' : 'clear';
+      return random.chance(looks.grit[faults.has('sediment') ? 'sediment' : 'else'])
+        ? 'grit'
+        : 'clear';
     case 'dip-tube-draw': {
-      const falls = faults.has('dip-tube.gone') || water.topCelsius < 25;
-      const isHalf = water.bottomCelsius < 25;
-      return random.chance(falls ? 0.95 : isHalf ? 0.5 : 0.04) ? 'falls-at-once' : 'holds';
+      const { gone, cold, half, full } = looks.falls;
+      const chance = faults.has('dip-tube.gone')
+        ? gone
+        : water.topCelsius < 25
+          ? cold
+          : water.bottomCelsius < 25
+            ? half
+            : full;
+      return random.chance(chance) ? 'falls-at-once' : 'holds';
     }
     case 'dip-tube-look':
-      return faults.has('dip-tube.gone') ? 'gone' : 'sound';
+      return faults.has('dip-tube.gone') === random.chance(looks.dipTubeSeen) ? 'gone' : 'sound';
     default:
       throw new RangeError(`a simulated heater has no answer to "${check}"`);
   }
@@ -282,36 +343,53 @@ function look(check: string, unit: LookedAt, random: Random): string {
 
 /** What the customer says, from what the tap does. */
 function complain(faults: ReadonlySet<string>, water: Water, random: Random): Complaint {
-  const kind = random.chance(0.06) ? 'other' : complaintOf(faults, water, random);
+  const kind = random.chance(said.otherWords) ? 'other' : complaintOf(faults, water, random);
+  const isDials = faults.has('dials.low') || faults.has('dials.unequal');
+  const onset = faults.has('sediment')
+    ? said.onsetGradual.slowFault
+    : isDials
+      ? said.onsetGradual.dials
+      : faults.has('demand')
+        ? said.onsetGradual.demand
+        : said.onsetGradual.else;
   const answers: Record<string, string> = {
-    onset: random.chance(faults.has('sediment') ? 0.85 : 0.15) ? 'gradual' : 'sudden',
-    allOutlets: String(!(faults.has('demand') && random.chance(0.4))),
-    breaker: water.breakerTrips
-      ? 'again'
-      : faults.has('supply.off') && random.chance(0.5)
-        ? 'once'
-        : 'no',
+    onset: random.chance(onset) ? 'gradual' : 'sudden',
+    allOutlets: String(!random.chance(said.oneTap[faults.has('demand') ? 'demand' : 'else'])),
+    breaker: breakerAnswer(faults, water, random),
   };
-  if (random.chance(0.5)) {
-    answers.rumble = String(random.chance(faults.has('sediment') ? 0.7 : 0.05));
+  if (random.chance(said.rumbleAsked)) {
+    const share = said.rumble[faults.has('sediment') ? 'sediment' : 'else'];
+    answers.rumble = String(random.chance(share));
+  }
+  if (random.chance(said.afterWorkAsked)) {
+    const isWiring = [...faults].some((each) => /^(splice|w-|strap|dials)/.test(each));
+    const share =
+      said.afterWork[faults.has('wiring.crossed-2-4') ? 'crossed' : isWiring ? 'wiring' : 'else'];
+    answers.afterWork = String(random.chance(share));
   }
   return { kind, answers };
 }
 
 function complaintOf(faults: ReadonlySet<string>, water: Water, random: Random): string {
-  if (water.breakerTrips) return random.chance(0.6) ? 'trips-breaker' : 'no-hot-water';
+  if (leaks(faults) && random.chance(said.leakSeen)) return 'leak';
+  if (water.trips) {
+    if (!random.chance(said.tripsSaid)) return 'no-hot-water';
+    return water.trips === 'breaker' ? 'trips-breaker' : 'trips-rcd';
+  }
   if (water.topCelsius > 70 && !water.limitTripped) return 'too-hot';
   if (water.topCelsius < 25 || water.limitTripped) return 'no-hot-water';
-  if (faults.has('dip-tube.gone')) return random.chance(0.5) ? 'lukewarm' : 'runs-out';
+  if (faults.has('dip-tube.gone')) return random.chance(0.45) ? 'lukewarm' : 'runs-out';
   if (water.bottomCelsius < 25) {
-    return random.chance(0.7) ? 'runs-out' : random.chance(0.5) ? 'slow' : 'lukewarm';
+    return random.chance(0.65) ? 'runs-out' : random.chance(0.45) ? 'slow' : 'lukewarm';
   }
-  if (faults.has('sediment')) return random.chance(0.5) ? 'slow' : 'runs-out';
+  if (faults.has('sediment')) {
+    return random.chance(0.2) ? 'noise' : random.chance(0.55) ? 'slow' : 'runs-out';
+  }
   if (faults.has('demand') || faults.has('no-fault')) {
-    return random.chance(0.7) ? 'runs-out' : 'lukewarm';
+    return random.chance(0.6) ? 'runs-out' : random.chance(0.6) ? 'lukewarm' : 'slow';
   }
   if (faults.has('dials.low') || faults.has('dials.unequal')) {
-    return random.chance(0.65) ? 'lukewarm' : 'runs-out';
+    return random.chance(0.6) ? 'lukewarm' : 'runs-out';
   }
-  return random.chance(0.5) ? 'slow' : 'runs-out';
+  return random.chance(0.45) ? 'slow' : random.chance(0.5) ? 'runs-out' : 'lukewarm';
 }

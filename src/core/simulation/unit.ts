@@ -6,6 +6,8 @@ import {
 import type { Plate } from '../appliances/electrical/plate';
 import type { ReadingState } from '../appliances/electrical/state';
 import { solveCircuit, type SolvedCircuit } from '../circuit';
+import { read } from './instruments';
+import { simulationNumbers as numbers } from './numbers';
 import type { Random } from './random';
 import type { Complaint, SimulatedFamily, SimulatedFault, Water } from './simulated-family';
 
@@ -20,6 +22,8 @@ export interface SimulatedUnit {
   readonly complaint: Complaint;
   /** What the check gives now; every answer draws its own reading error. */
   answer(check: string, state: ReadingState): SimulatedAnswer;
+  /** What a prover shows between two points, in volts. */
+  volts(between: readonly [string, string], state: ReadingState): number;
   /** Mends what the repairs mend; the rest stays as it is. */
   repair(repairs: readonly string[]): void;
 }
@@ -45,17 +49,18 @@ export function simulateUnit(
   { faults, twoFaults = 0, wrongReadings = 0 }: SimulationOptions = {},
 ): SimulatedUnit {
   const drawn = (faults ?? drawFaults(family, twoFaults, random)).map((id): SimulatedFault => {
-    const repair = family.names.faults[id];
+    const repair = family.names.faults[id] ?? family.strangeFaults[id];
     if (repair === undefined) throw new RangeError(`no fault is named "${id}"`);
     return { id, repair, ...family.drawFault(id, random) };
   });
   const ratios = Object.fromEntries(
-    family.elements.map(({ part }) => [part, Math.exp(0.02 + 0.042 * random.normal())]),
+    family.elements.map(({ part }) => [part, 1 / (1 + random.between(numbers.elementPower))]),
   );
-  const leadOhm = 0.1 + 0.2 * random.next();
+  const leadOhm = random.between(numbers.leadOhm);
+  const beepOhm = random.between(numbers.beepOhm);
   const truePlate: Plate = {
     ...plate,
-    nominalVolt: plate.nominalVolt * Math.exp(0.025 * random.normal()),
+    nominalVolt: plate.nominalVolt * (1 + random.between(numbers.supplyVolt)),
   };
   let standing: readonly SimulatedFault[] = drawn;
   const changesNow = () => trueChanges(standing, ratios);
@@ -88,6 +93,7 @@ export function simulateUnit(
         water,
         state,
         circuit,
+        beepOhm,
         heatingWatt: family.elements.reduce((sum, { id }) => sum + watt(circuit, id), 0),
       });
       if (names.kind === 'observation') {
@@ -95,7 +101,7 @@ export function simulateUnit(
       }
       if (random.chance(wrongReadings)) return slip(names.quantity, random);
       if (names.quantity === 'temperature') {
-        return { kind: 'number', value: family.outlet(check, looked(), random) };
+        return read('temperature', family.outlet(check, looked(), random), random);
       }
       if (names.around) {
         const twin = family.topology.twins[names.around];
@@ -103,18 +109,26 @@ export function simulateUnit(
           circuit.currentThrough(names.around),
           twin ? circuit.currentThrough(twin) : 0,
         );
-        return noisy(ampere, 0.025, 0.15, random);
+        return read('current-ac', ampere, random);
       }
       const [from, to] = names.between!;
-      const seen = circuit.probeResistance(from, to).value;
       if (names.quantity === 'resistance') {
-        return seen > 20e6 ? { kind: 'over-range' } : noisy(seen + leadOhm, 0.015, 0.1, random);
+        const seen = circuit.probeResistance(from, to).value;
+        return seen > 20e6 ? { kind: 'over-range' } : read('resistance', seen + leadOhm, random);
       }
-      const open = circuit.probeVoltage(from, to).value;
-      if (seen > 150e3 && open > 1) return { kind: 'number', value: random.next() * 50 };
-      return noisy((open * 10e6) / (10e6 + seen), 0.012, 0.5, random);
+      return { kind: 'number', value: voltsAt(circuit, from, to, random) };
     },
+    volts: ([from, to], state) =>
+      voltsAt(solve(positionsNow(family, standing, water, state)), from, to, random),
   };
+}
+
+/** As a digital meter of 10 MΩ shows it; what hangs free picks something up. */
+function voltsAt(circuit: SolvedCircuit, from: string, to: string, random: Random): number {
+  const seen = circuit.probeResistance(from, to).value;
+  const open = circuit.probeVoltage(from, to).value;
+  if (seen > 150e3 && open > 1) return Math.round(random.next() * numbers.phantomVolt);
+  return read('voltage-ac', (open * 10e6) / (10e6 + seen), random).value;
 }
 
 /** One fault, or now and then two of different parts. */
@@ -150,17 +164,16 @@ function settled(
       run: (thermostats) => solve({ breaker: 'on', limit: 'closed', thermostats, lifted: [] }),
       watt,
       legAmpere: (circuit) => Math.max(...poles.map((each) => circuit.currentThrough(each.id))),
-      earthAmpere: (circuit) =>
-        Math.abs(poles.reduce((sum, each) => sum + circuit.phasorThrough(each.id).inPhase, 0)),
+      earthAmpere: (circuit) => {
+        const phasors = poles.map((each) => circuit.phasorThrough(each.id));
+        return Math.hypot(
+          phasors.reduce((sum, each) => sum + each.inPhase, 0),
+          phasors.reduce((sum, each) => sum + each.quadrature, 0),
+        );
+      },
     },
     random,
   );
-}
-
-function noisy(value: number, relative: number, floor: number, random: Random): SimulatedAnswer {
-  const read = value + random.normal() * Math.hypot(relative * value, floor);
-  const digits = read < 100 ? 1 : 0;
-  return { kind: 'number', value: Number(Math.max(0, read).toFixed(digits)) };
 }
 
 /** Every element at its own true ohms; what a fault changes on it, from there. */
@@ -195,14 +208,15 @@ function positionsNow(
     ({ supply }) => supply === 'controlled' || (supply === 'tripped' && !state.breakerCycled),
   );
   return {
-    breaker: state.power === 'on' && !isOff && !water.breakerTrips ? 'on' : 'off',
+    breaker: state.power === 'on' && !isOff && water.trips === undefined ? 'on' : 'off',
     limit: water.limitTripped && !state.limitReset ? 'tripped' : 'closed',
     thermostats: Object.fromEntries(
       thermostats.map(({ id, water: feels }) => {
         const celsius = feels === 'top' ? water.topCelsius : water.bottomCelsius;
         const dial = state.dials[id] ?? 'found';
         const found = faults.map((each) => each.dials?.[id]).find((each) => each !== undefined);
-        const set = dial === 'found' ? (found ?? 50) + 2 : dialCelsius[dial];
+        const set =
+          dial === 'found' ? (found ?? water.dialCelsius[id] ?? 50) + 2 : dialCelsius[dial];
         return [id, celsius > set ? 'satisfied' : 'calling'];
       }),
     ),

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { families } from '@/core/appliances';
-import { emptyState } from '@/core/job-file/fold';
+import { emptyState } from '@/core/job-file/state';
 import { wordsOf } from '@/features/record/family-words';
 import { minutesText, stepWords } from './step-words';
 

@@ -1,4 +1,10 @@
-import { elementFaults, fault, resistiveJoint, type FaultMode } from '../electrical/faults';
+import {
+  dialsAt,
+  elementFaults,
+  fault,
+  resistiveJoint,
+  type FaultMode,
+} from '../electrical/faults';
 
 /** The ways a one-element heater fails. Their weights are in parameters.json. */
 
@@ -37,7 +43,7 @@ export const faultModes: readonly FaultMode[] = [
     beside: [{ share: 1, changes: { damp: { ohm: 3e4 } }, spread: { damp: 1.6 } }],
   },
   fault('lamp.open', { lamp: 'open' }),
-  fault('dial.low', {}, { dialCelsius: { only: 36 } }),
+  dialsAt('dial.low', (celsius) => ({ only: celsius })),
   fault('scale'),
   fault('demand'),
 ];

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { emptyState } from '../../job-file/fold';
+import { emptyState } from '../../job-file/state';
 import type { Plate } from '../electrical';
 import { electricStorageOneElement as family } from '.';
 

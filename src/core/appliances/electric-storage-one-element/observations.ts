@@ -13,7 +13,7 @@ import {
   useLook,
   warmTest,
 } from '../electrical/looks';
-import { celsius, outcomes } from '../electrical/model';
+import { celsius, coldSpread, outcomes } from '../electrical/model';
 import { stateKey } from '../electrical/state';
 
 /** What a look, a press, a wait or a tap shows under a hypothesis. Tables are common practice. */
@@ -50,7 +50,7 @@ export const observations: Readonly<Record<string, Observation>> = {
   'breaker-recycle': breakerRecycle,
   'recovery-after-30-min': recovery(800),
   'outlet-first': ({ situation: { topCelsius } }) =>
-    celsius(topCelsius - 1, topCelsius > 25 ? 3.5 : 3),
+    celsius(topCelsius - 1, topCelsius > 25 ? 3.5 : coldSpread),
   'dial-look': (hypothesis) =>
     has(hypothesis, 'dial.low')
       ? outcomes({ usual: 0.06, low: 0.94 })

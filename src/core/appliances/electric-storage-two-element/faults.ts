@@ -1,4 +1,10 @@
-import { elementFaults, fault, resistiveJoint, type FaultMode } from '../electrical/faults';
+import {
+  dialsAt,
+  elementFaults,
+  fault,
+  resistiveJoint,
+  type FaultMode,
+} from '../electrical/faults';
 
 /** The ways a two-element heater fails. Their weights are in parameters.json. */
 
@@ -66,8 +72,8 @@ export const faultModes: readonly FaultMode[] = [
     'crossed-upper-a': { ohm: 0.01 },
     'crossed-lower-feed': { ohm: 0.01 },
   }),
-  fault('dials.low', {}, { dialCelsius: { upper: 38, lower: 38 } }),
-  fault('dials.unequal', {}, { dialCelsius: { lower: 38 } }),
+  dialsAt('dials.low', (celsius) => ({ upper: celsius, lower: celsius })),
+  dialsAt('dials.unequal', (celsius) => ({ lower: celsius })),
   fault('sediment'),
   fault('dip-tube.gone'),
   fault('demand'),

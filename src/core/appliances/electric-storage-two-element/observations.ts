@@ -14,7 +14,7 @@ import {
   useLook,
   warmTest,
 } from '../electrical/looks';
-import { celsius, outcomes } from '../electrical/model';
+import { celsius, coldSpread, outcomes } from '../electrical/model';
 
 /** What a look, a press, a wait or a tap shows under a hypothesis. Tables are common practice. */
 
@@ -39,11 +39,11 @@ export const observations: Readonly<Record<string, Observation>> = {
   'outlet-first': (hypothesis) => {
     const { topCelsius } = hypothesis.situation;
     if (has(hypothesis, 'dip-tube.gone') && topCelsius > 30) return celsius(topCelsius - 6, 5);
-    return celsius(topCelsius - 1, topCelsius > 25 ? 3.5 : 3);
+    return celsius(topCelsius - 1, topCelsius > 25 ? 3.5 : coldSpread);
   },
   'outlet-after-5-min': (hypothesis) => {
     const { topCelsius, bottomCelsius } = hypothesis.situation;
-    if (topCelsius < 25) return celsius(topCelsius - 1, 3);
+    if (topCelsius < 25) return celsius(topCelsius - 1, coldSpread);
     if (has(hypothesis, 'dip-tube.gone')) return celsius(27, 5);
     if (bottomCelsius < 25) return celsius(32, 8);
     if (has(hypothesis, 'sediment')) return celsius(42, 6);

@@ -1,27 +1,22 @@
 import type { FamilyCatalogue } from '../../job-file/catalogue';
-import type { JobState } from '../../job-file/fold';
+import type { JobState } from '../../job-file/state';
 import type { JobFile, ProbePoint } from '../../job-file/generated/job-types';
 import type { PlanStart } from '../../diagnosis/model';
-import {
-  accessMinutesOf,
-  accessPlan,
-  accessSteps,
-  errorRateOf,
-  isAllowed,
-  ownMinutes,
-  planStart,
-  readingState,
-  type AccessStep,
-  type TechnicianLimits,
-} from './access';
+import { accessPlan } from './access-facts';
+import { accessMinutesOf, accessSteps, type AccessStep } from './access-steps';
+import { errorRateOf, ownMinutes, planStart } from './candidates';
+import { catalogueOf } from './family-catalogue';
+import { isAllowed, type TechnicianLimits } from './limits';
+import { plateOf } from './plate-of-job';
 import type { ElectricalDeclaration } from './declaration';
 import { electricalModel, type ElectricalModel } from './model';
 import type { NamedCheck } from './names';
 import { clamp, observableOfCheck, probe, type ElectricalObservable } from './observable';
 import { parameterHash, type FamilyParameters } from './parameters';
-import { PlateError, plateLimits, type Plate } from './plate';
-import { impliedState, type ReadingState } from './state';
+import type { Plate } from './plate';
+import { impliedState, readingState, type ReadingState } from './state';
 import { unitView, type UnitView } from './unit-view';
+import { unlistedRepair, unlistedRepairId } from './unlisted';
 
 /** A family of electric heaters, ready to use: its declaration, with what follows from it. */
 export interface ElectricalFamily extends ElectricalDeclaration {
@@ -60,7 +55,8 @@ export interface ElectricalFamily extends ElectricalDeclaration {
   proofChecksFor(repair: string): readonly string[];
 }
 
-export function electricalFamily(declaration: ElectricalDeclaration): ElectricalFamily {
+export function electricalFamily(declared: ElectricalDeclaration): ElectricalFamily {
+  const declaration = withUnlisted(declared);
   const { names, thermostats, parameters: own } = declaration;
   const plans = new Map<FamilyParameters, ReturnType<typeof accessPlan>>();
   const accessFor = (parameters: FamilyParameters) => {
@@ -72,7 +68,7 @@ export function electricalFamily(declaration: ElectricalDeclaration): Electrical
     return found;
   };
   const isCheckId = (id: string | undefined): id is string =>
-    id !== undefined && id in names.checks;
+    id !== undefined && Object.hasOwn(names.checks, id);
   return {
     ...declaration,
     id: names.family,
@@ -85,12 +81,15 @@ export function electricalFamily(declaration: ElectricalDeclaration): Electrical
     plateOf: (job) => plateOf(declaration, job),
     model: (plate, parameters = own) => electricalModel(declaration, plate, parameters),
     view: (plate) => unitView(declaration, plate),
-    readingState: (state) => readingState(declaration, state),
+    readingState: (state) => readingState(thermostats, state),
     impliedState: (check, present) =>
       impliedState(check === undefined ? undefined : names.checks[check], thermostats, present),
     observableOfCheck: (check, state) => observableOfCheck(declaration, check, state),
-    probe: (quantity, a, b, state) => probe(names, quantity, a, b, state),
-    clamp,
+    probe: (quantity, a, b, state) => ({
+      ...probe(names, quantity, a, b, state),
+      isOneOff: true,
+    }),
+    clamp: (wires, state) => ({ ...clamp(wires, state), isOneOff: true }),
     accessSteps: (check, state) => accessSteps(declaration, check, state),
     minutesOf: (check, state, parameters = own) =>
       accessMinutesOf(declaration, parameters, check, state) + ownMinutes(parameters, check),
@@ -102,7 +101,7 @@ export function electricalFamily(declaration: ElectricalDeclaration): Electrical
         parameters,
         accessFor(parameters),
         state,
-        readingState(declaration, state),
+        readingState(thermostats, state),
         limits,
       ),
     proofChecksFor: (repair) => {
@@ -114,65 +113,9 @@ export function electricalFamily(declaration: ElectricalDeclaration): Electrical
   };
 }
 
-function catalogueOf({ names }: ElectricalDeclaration): FamilyCatalogue {
-  return {
-    family: names.family,
-    terminals: new Set(names.terminals),
-    conductors: names.conductors,
-    check(id) {
-      const check = Object.hasOwn(names.checks, id) ? names.checks[id] : undefined;
-      return (
-        check && {
-          kind: check.kind,
-          quantity: check.quantity,
-          values: check.values,
-          power: check.state?.power,
-          lifted: check.state?.lifted,
-          changes: check.changes,
-        }
-      );
-    },
-  };
-}
-
-function plateOf(
-  { elements, supplies, usualVolumeLitre }: ElectricalDeclaration,
-  { unit, site }: Pick<JobFile, 'unit' | 'site'>,
-): Plate {
-  const { rated, elements: stated, volume, wiring } = unit.plate;
-  const missing = elements.find(({ id }) => stated[id] === undefined);
-  if (missing) {
-    throw new PlateError(
-      `/unit/plate/elements/${missing.id}`,
-      `The plate does not say the watts of the ${missing.label.toLowerCase()}.`,
-    );
-  }
-  const elementWatt = Object.fromEntries(elements.map(({ id }) => [id, stated[id]!.watt]));
-  const supply = site?.supply?.system ?? supplies[0]!.system;
-  const nominalVolt = site?.supply?.nominal?.volt ?? rated.volt;
-  checkLimits('/unit/plate/rated/volt', rated.volt, 'volt');
-  checkLimits('/site/supply/nominal/volt', nominalVolt, 'volt');
-  for (const { id } of elements) {
-    checkLimits(`/unit/plate/elements/${id}/watt`, elementWatt[id]!, 'watt');
-  }
-  return {
-    ratedVolt: rated.volt,
-    elementWatt,
-    supply,
-    nominalVolt,
-    volumeLitre: volume?.litre ?? usualVolumeLitre,
-    wiring: wiring ?? 'non-simultaneous',
-    residualCurrentDevice:
-      site?.supply?.residualCurrentDevice ?? (supply === 'single-phase' && rated.volt > 150),
-  };
-}
-
-/** @throws PlateError for a value that no such heater has. */
-function checkLimits(pointer: string, value: number, unit: keyof typeof plateLimits): void {
-  const [least, most] = plateLimits[unit];
-  if (value >= least && value <= most) return;
-  throw new PlateError(
-    pointer,
-    `${value} ${unit} is outside what such a heater has, ${least} to ${most}. Read the plate again.`,
-  );
-}
+/** Every family has a suspect for what it does not name. */
+const withUnlisted = (declared: ElectricalDeclaration): ElectricalDeclaration => ({
+  ...declared,
+  names: { ...declared.names, repairs: [...declared.names.repairs, unlistedRepairId] },
+  repairs: { ...declared.repairs, [unlistedRepairId]: unlistedRepair },
+});

@@ -11,6 +11,11 @@ export interface FaultMode {
   readonly wiring?: Plate['wiring'];
 }
 
+/** A fault is named by its part and the way it fails: `lower-element.open`. Some, such as sediment, have no such way. */
+export const partOfFault = (fault: string): string => fault.split('.')[0]!;
+
+export const modeOfFault = (fault: string): string | undefined => fault.split('.')[1];
+
 export interface FaultVariant {
   readonly share: number;
   readonly changes: BranchChanges;
@@ -40,6 +45,19 @@ export const resistiveJoint = (id: string, branch: string): FaultMode => ({
   beside: [{ share: 1, changes: { [branch]: { ohm: 8.5 } }, spread: { [branch]: 0.7 } }],
 });
 
+/** Dials turned too low: near their lowest mark, where a dial can hardly be turned through the water, or a little above. */
+export const dialsAt = (
+  id: string,
+  dialCelsius: (celsius: number) => Readonly<Record<string, number>>,
+): FaultMode => ({
+  id,
+  variants: [33, 39].map((celsius) => ({
+    share: 0.5,
+    changes: {},
+    dialCelsius: dialCelsius(celsius),
+  })),
+});
+
 /** Moves the middle node of an element to `fraction` of the way from a to b and gives it a leak to the tank. */
 export const leakAt = (part: string, fraction: number, ohm: number): BranchChanges => ({
   [`${part}.a-half`]: { factor: 2 * fraction },
@@ -58,6 +76,9 @@ const leak = (
   changes: leakAt(part, fraction, ohm),
   spread: { [`${part}.leak`]: spread },
 });
+
+/** Leaks that trip nothing at once, each a good deal above the last. */
+const earthedOhms = [25, 110, 500, 2200, 10_000, 45_000];
 
 const ends = ['a', 'b'] as const;
 
@@ -85,25 +106,26 @@ export function elementFaults(part: string): FaultMode[] {
       id: `${part}.burst`,
       // Two levels here too: what is left of the wire heats through the lower one although the thermostats are satisfied.
       variants: ends.flatMap((end) => [
-        burst(part, end, 0.1, 6, 0.4),
-        burst(part, end, 0.4, 25, 0.7),
+        burst(part, end, 0.1, 6, 0.5),
+        burst(part, end, 0.25, 22, 0.6),
+        burst(part, end, 0.15, 80, 0.8),
       ]),
-      beside: ends.map((end) => burst(part, end, 0.5, 20, 0.9)),
+      beside: ends.map((end) => burst(part, end, 0.5, 25, 1.1)),
     },
     {
       id: `${part}.earthed`,
+      // Levels that leave no gap between a few ohms and tens of kilohms: wet magnesia may read anything. Of the hard ones the
+      // lowest is what takes the breaker out, and where along the element it leaks is told apart.
       variants: [
-        // Two levels of a few ohms: the lower one is what takes the breaker out.
         ...[0.17, 0.5, 0.83].flatMap((fraction) =>
-          [1.8, 4.5].map((ohm) => leak(part, 0.05, fraction, ohm, 0.4)),
+          [1.8, 6].map((ohm) => leak(part, 0.045, fraction, ohm, 0.5)),
         ),
-        leak(part, 0.3, 0.5, 110, 0.6),
-        leak(part, 0.4, 0.5, 3500, 0.6),
+        ...earthedOhms.map((ohm) => leak(part, 0.73 / earthedOhms.length, 0.5, ohm, 0.75)),
       ],
       beside: [
-        leak(part, 0.3, 0.5, 3, 0.6),
-        leak(part, 0.3, 0.5, 110, 0.6),
-        leak(part, 0.4, 0.5, 3500, 0.6),
+        leak(part, 0.3, 0.5, 4, 0.8),
+        leak(part, 0.3, 0.5, 110, 1.3),
+        leak(part, 0.4, 0.5, 4500, 1.3),
       ],
     },
     {

@@ -2,10 +2,11 @@ import { numberNodes, reusedSolver } from '../../circuit';
 import type { Hypothesis } from '../../diagnosis/model';
 import { buildNetlist, sourcesOf, type BranchChanges } from './circuit-of';
 import type { ElectricalDeclaration } from './declaration';
-import type { FaultMode, FaultVariant } from './faults';
+import { partOfFault, type FaultMode, type FaultVariant } from './faults';
 import type { FamilyParameters } from './parameters';
 import type { Plate } from './plate';
 import { trialRunner, type Situation } from './situation';
+import { repairOfFault, unlistedModes, unlistedWeight } from './unlisted';
 
 /** A hypothesis about this unit: what is broken, how, and how the unit stands because of it. */
 export interface UnitHypothesis extends Hypothesis {
@@ -35,12 +36,18 @@ export function listHypotheses(
       wiring === plate.wiring && (parameters.faultWeights[id] ?? 0) > 0,
   );
   const weightOf = ({ id }: FaultMode) => parameters.faultWeights[id]!;
-  const singles = modes.flatMap((mode) =>
-    mode.variants.flatMap((variant, v) =>
-      make([{ mode, variant, key: `${mode.id}/${v}` }], weightOf(mode) * variant.share, 'fine'),
-    ),
-  );
   const total = modes.reduce((sum, mode) => sum + weightOf(mode), 0);
+  const unlisted = unlistedModes(declaration, plate, modes);
+  const alone = (mode: FaultMode, weight: number, grid: Hypothesis['grid']) =>
+    mode.variants.flatMap((variant, v) =>
+      make([{ mode, variant, key: `${mode.id}/${v}` }], weight * variant.share, grid),
+    );
+  const singles = [
+    ...modes.flatMap((mode) => alone(mode, weightOf(mode), 'fine')),
+    ...unlisted.flatMap((mode) =>
+      alone(mode, unlistedWeight(parameters, total, unlisted.length), 'coarse'),
+    ),
+  ];
   const { share } = parameters.twoFaults;
   if (share <= 0) return singles;
   const pairs = pairsOf(modes, parameters);
@@ -76,9 +83,9 @@ function pairsOf(
   const real = modes.filter(({ id }) => id !== noFault);
   return real.flatMap((one, k) =>
     real.slice(k + 1).flatMap((other) => {
-      if (partOf(one.id) === partOf(other.id) || shareBranch(one, other)) return [];
+      if (partOfFault(one.id) === partOfFault(other.id) || shareBranch(one, other)) return [];
       const factor = twoFaults.together.find(({ parts: [a, b] }) =>
-        [a, b].every((part) => partOf(one.id) === part || partOf(other.id) === part),
+        [a, b].every((part) => partOfFault(one.id) === part || partOfFault(other.id) === part),
       )?.factor;
       return [
         { one, other, weight: faultWeights[one.id]! * faultWeights[other.id]! * (factor ?? 1) },
@@ -86,8 +93,6 @@ function pairsOf(
     }),
   );
 }
-
-const partOf = (faultId: string) => faultId.split('.')[0]!;
 
 const shareBranch = (one: FaultMode, other: FaultMode) =>
   Object.keys(one.variants[0]!.changes).some((branch) => branch in other.variants[0]!.changes);
@@ -147,7 +152,7 @@ function hypothesisMaker(declaration: ElectricalDeclaration, plate: Plate) {
     >;
     const common = {
       faults,
-      repairs: [...new Set(chosen.map(({ mode }) => declaration.names.faults[mode.id]!))],
+      repairs: [...new Set(chosen.map(({ mode }) => repairOfFault(declaration, mode.id)))],
       changes,
       spread: Object.assign({}, ...variants.map((each) => each.spread)) as Record<string, number>,
       supply,

@@ -1,5 +1,6 @@
 import type { Prediction } from '../../diagnosis/model';
 import type { StateObservation } from './declaration';
+import { modeOfFault, partOfFault } from './faults';
 import type { UnitHypothesis } from './hypotheses';
 import { outcomes } from './model';
 import { stateKey } from './state';
@@ -20,10 +21,7 @@ export function jointLook(modes: readonly (string | undefined)[]): ReturnType<ty
 
 /** The mode of a fault of a joint whose id matches, or undefined. */
 export const jointModes = ({ faults }: UnitHypothesis, joint: RegExp): (string | undefined)[] =>
-  faults.flatMap((each) => {
-    const [part, mode] = each.split('.') as [string, string?];
-    return joint.test(part) ? [mode] : [];
-  });
+  faults.flatMap((each) => (joint.test(partOfFault(each)) ? [modeOfFault(each)] : []));
 
 /** Meters beep below a threshold of their own; without it, most beep on an element. */
 const usualBeepOhm = 30;
@@ -48,9 +46,7 @@ function contactFailure(
   { faults }: UnitHypothesis,
   thermostat: string,
 ): 'never-opens' | 'never-closes' | undefined {
-  const modes = faults
-    .filter((each) => each.startsWith(`${thermostat}.`))
-    .map((each) => each.slice(thermostat.length + 1));
+  const modes = faults.filter((each) => partOfFault(each) === thermostat).map(modeOfFault);
   if (modes.some((each) => each === 'welded' || each === 'both-contacts-closed'))
     return 'never-opens';
   if (modes.some((each) => each === 'never-closes' || each === 'dead' || each === 'stuck-down')) {

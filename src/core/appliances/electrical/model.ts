@@ -7,13 +7,15 @@ import type {
   SharedUnknown,
 } from '../../diagnosis/model';
 import type { BranchOhms } from './circuit-of';
+import { dangersOf, usualDangerMinutes } from './dangers';
 import type { ElectricalDeclaration } from './declaration';
 import { listHypotheses, type UnitHypothesis } from './hypotheses';
 import { floatingOhm, meterInputOhm, meters, usualLeadOhm } from './meters';
 import type { CircuitObservable, ElectricalObservable } from './observable';
 import type { FamilyParameters } from './parameters';
 import type { Plate } from './plate';
-import { switchCoder, unitView } from './unit-view';
+import { repairOfFault, unlistedRepairId, unlistedShare } from './unlisted';
+import { mostThermostats, switchCoder, switchCodes, unitView } from './unit-view';
 
 export interface ElectricalModel extends FamilyModel<ElectricalObservable> {
   readonly hypotheses: readonly UnitHypothesis[];
@@ -30,6 +32,9 @@ export function electricalModel(
 ): ElectricalModel {
   for (const each of [plate.ratedVolt, plate.nominalVolt, ...Object.values(plate.elementWatt)]) {
     if (!(each > 0)) throw new RangeError('a plate needs volts and watts above zero');
+  }
+  if (declaration.thermostats.length > mostThermostats) {
+    throw new RangeError(`at most ${mostThermostats} thermostats are told apart`);
   }
   const hypotheses = listHypotheses(declaration, plate, parameters);
   const byFaults = new Map<string, number[]>();
@@ -51,8 +56,17 @@ export function electricalModel(
   return {
     hypotheses,
     unknowns: unknownsOf(declaration, parameters),
-    repairOf: declaration.names.faults,
+    repairOf: Object.fromEntries(
+      hypotheses.flatMap(({ faults }) =>
+        faults.map((each) => [each, repairOfFault(declaration, each)] as const),
+      ),
+    ),
     healthyIndex,
+    unlisted: { share: (parameters.unlistedShare ?? unlistedShare) / 2, repair: unlistedRepairId },
+    dangers: dangersOf(declaration, plate, hypotheses, {
+      ...usualDangerMinutes,
+      ...parameters.dangerMinutes,
+    }),
     predictor(observable) {
       if (observable.kind === 'question') {
         const answers = declaration.answers[observable.question]!;
@@ -75,7 +89,7 @@ export function electricalModel(
       const codes = codesIn(state);
       const found = new Map<number, QuantityPrediction>();
       return (index) => {
-        const key = circuitOf[index]! * 64 + codes[index]!;
+        const key = circuitOf[index]! * switchCodes + codes[index]!;
         let prediction = found.get(key);
         if (!prediction) {
           const hypothesis = hypotheses[index]!;
@@ -89,7 +103,7 @@ export function electricalModel(
     },
     afterRepairs(index, repairs) {
       const { faults, situation } = hypotheses[index]!;
-      const left = faults.filter((fault) => !repairs.includes(declaration.names.faults[fault]!));
+      const left = faults.filter((fault) => !repairs.includes(repairOfFault(declaration, fault)));
       if (left.length === faults.length) return index;
       const candidates = byFaults.get(left.join(' ')) ?? [healthyIndex];
       // The likeliest way for what remains, standing as the unit stood.
@@ -255,6 +269,9 @@ export const outcomes = (probabilities: Record<string, number>): Prediction => (
   kind: 'outcomes',
   probabilities,
 });
+
+/** How much the cold feed differs from house to house and over a year, in kelvin. Common practice. */
+export const coldSpread = 6;
 
 /** A water temperature with its spread. */
 export const celsius = (value: number, spreadKelvin: number): QuantityPrediction =>

@@ -2,7 +2,7 @@ import type { Observable } from '../../diagnosis/model';
 import type { ProbePoint } from '../../job-file/generated/job-types';
 import type { ElectricalDeclaration } from './declaration';
 import type { FamilyNames } from './names';
-import { stateKey, type ReadingState } from './state';
+import { isOneOff, stateKey, type ReadingState } from './state';
 
 export type ElectricalObservable = Observable &
   (
@@ -33,7 +33,7 @@ export function observableOfCheck(
   if (around) return clamp([around], state);
   const observation = observations[check];
   const key = typeof observation === 'object' ? `${check} ${observation.keyOf(state)}` : check;
-  return { kind: 'check', key, check, state };
+  return { kind: 'check', key, check, state, isOneOff: isOneOff(state) };
 }
 
 /** Any two terminals, in any state. A lifted wire's free end is named by the wire and the screw it came from. */
@@ -52,12 +52,19 @@ export function probe(
     to,
     state,
     key: `${quantity} ${from} ${to} ${stateKey(state)}`,
+    isOneOff: isOneOff(state),
   };
 }
 
 /** A clamp closed round one conductor; round several, it sees their sum. */
 export function clamp(wires: readonly string[], state: ReadingState): ElectricalObservable {
-  return { kind: 'clamp', wires, state, key: `amps ${wires.join('+')} ${stateKey(state)}` };
+  return {
+    kind: 'clamp',
+    wires,
+    state,
+    key: `amps ${wires.join('+')} ${stateKey(state)}`,
+    isOneOff: isOneOff(state),
+  };
 }
 
 function nodeOf(

@@ -1,3 +1,5 @@
+import type { PowerOnDanger } from './dangers';
+
 /**
  * The numbers that a firm may have its own opinion of: how often each fault is met, what a check takes, what a mistake
  * costs. Each group says where it comes from. The engine's answers depend on nothing else but these, the plate and the
@@ -15,10 +17,17 @@ export interface FamilyParameters {
       readonly factor: number;
     }[];
   };
+  /** Share of units with a fault that is in no list; the usual one where absent. */
+  readonly unlistedShare?: number;
   readonly accessMinutes: {
     readonly powerOffAndProve: number;
     readonly powerOn: number;
     readonly liftOrRefitWire: number;
+    /**
+     * Counts minutes as if covers came off and wires were moved with the power on: so did the study that set the floors of the
+     * benchmark. For comparing figures with it, and for nothing else: the steps that are told never do.
+     */
+    readonly handsUnderPower?: boolean;
     /** By cover. */
     readonly covers: Readonly<Record<string, number>>;
   };
@@ -26,6 +35,8 @@ export interface FamilyParameters {
   readonly checkMinutes: Readonly<Record<string, number>>;
   /** Danger priced in minutes, by check. */
   readonly hazardMinutes: Readonly<Record<string, number>>;
+  /** What each danger of power going on is worth avoiding, in minutes; the usual prices where absent. */
+  readonly dangerMinutes?: Readonly<Partial<Record<PowerOnDanger, number>>>;
   readonly wrongVerdict: WrongVerdictPrice;
   readonly errorRates: {
     readonly reading: number;

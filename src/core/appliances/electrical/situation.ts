@@ -35,6 +35,8 @@ export interface RunningUnit {
   readonly legAmpere: number;
   /** What goes to earth and not back through the other leg. */
   readonly earthAmpere: number;
+  /** Of the tank to earth: near nought as long as it is bonded. */
+  readonly shellVolt: number;
 }
 
 /** Runs a faulty circuit; `solve` may use the same memory again, as each run is read before the next. */
@@ -68,6 +70,7 @@ export function trialRunner(
         phasors.reduce((sum, each) => sum + each.inPhase, 0),
         phasors.reduce((sum, each) => sum + each.quadrature, 0),
       ),
+      shellVolt: solved.voltageAt('tank'),
     };
   };
 }

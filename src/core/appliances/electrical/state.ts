@@ -1,4 +1,5 @@
 import type { LiftedEnd } from '../../job-file/generated/job-types';
+import type { JobState } from '../../job-file/state';
 import type { NamedCheck } from './names';
 
 /** Everything about the unit's state that a technician sets or knows, and that decides what a reading shows. */
@@ -77,3 +78,20 @@ export function impliedState(
 export const wiresOf = (lifted: readonly LiftedEnd[]): string[] => [
   ...new Set(lifted.map((each) => each.wire)),
 ];
+
+/** How the unit stands for a reading taken now. */
+export function readingState(thermostats: readonly Thermostat[], state: JobState): ReadingState {
+  return {
+    power: state.power === 'off' ? 'off' : 'on',
+    dials: Object.fromEntries(thermostats.map(({ id }) => [id, dial(state.dials[id])])),
+    lifted: state.lifted,
+    limitReset: state.limitReset,
+    breakerCycled: state.breakerCycled,
+  };
+}
+
+const dial = (to: string | undefined) => (to === 'high' || to === 'low' ? to : 'found');
+
+/** Whether something was measured or set beside it that no plan foresees. */
+export const isOneOff = ({ waterCelsius, dialCelsius, beepBelowOhm }: ReadingState): boolean =>
+  waterCelsius !== undefined || dialCelsius !== undefined || beepBelowOhm !== undefined;

@@ -86,6 +86,10 @@ export function unitView(declaration: ElectricalDeclaration, plate: Plate): Fast
   };
 }
 
+/** Thermostats that a switch code of 8 bits has room for, beside breaker and limit; and how many codes there are. */
+export const mostThermostats = 6;
+export const switchCodes = 256;
+
 /**
  * A number for each hypothesis, equal where the switches stand the same in the given state: what goes through thousands
  * of hypotheses for every check reads flat arrays.

@@ -281,7 +281,8 @@ export interface ActionEntry {
     | 'fill'
     | 'open'
     | 'close'
-    | 'replace';
+    | 'replace'
+    | 'leave';
   by?: string;
   visit?: string;
   note?: string;
@@ -427,6 +428,7 @@ export interface StatusEntry {
   state?: EntryState;
   reason?: string;
   next?: string;
+  recheckBy?: string;
 }
 export interface CountersignEntry {
   id: string;

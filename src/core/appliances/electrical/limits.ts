@@ -1,0 +1,20 @@
+import type { ElectricalDeclaration } from './declaration';
+
+/** What a technician may and can do. */
+export interface TechnicianLimits {
+  readonly liveWork: boolean;
+  /** Kinds of instrument at hand; undefined where it was not said. */
+  readonly instruments?: readonly string[];
+}
+
+export function isAllowed(
+  { names, checks }: ElectricalDeclaration,
+  check: string,
+  { liveWork, instruments }: TechnicianLimits,
+): boolean {
+  const { caution, instrument } = checks[check]!;
+  if (caution === 'live' && !liveWork) return false;
+  if (instruments === undefined) return true;
+  if (instrument !== undefined) return instruments.includes(instrument);
+  return names.checks[check]!.kind === 'observation' || instruments.includes('multimeter');
+}

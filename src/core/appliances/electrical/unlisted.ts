@@ -1,0 +1,95 @@
+import type { Repair } from '../family';
+import { openOhm } from '../../circuit';
+import type { Branch } from './circuit-of';
+import type { ElectricalDeclaration } from './declaration';
+import { fault, resistiveJoint, type FaultMode } from './faults';
+import type { FamilyParameters } from './parameters';
+import type { Plate } from './plate';
+
+/** The suspect that stands for everything that no family names, and what is done about it. */
+export const unlistedRepairId = 'look-further';
+
+/** One unit in thirty has something that nobody foresaw: half of it on the circuit, half anywhere. Common practice. */
+export const unlistedShare = 0.035;
+
+export const unlistedRepair: Repair = {
+  suspect: 'Something not in this list',
+  order: 'Look further: nothing in this list explains the readings',
+  parts: [],
+  steps: [
+    'Take the reading that fits nothing again, with another meter.',
+    'Look for what is not on the picture: an added switch, a timer, a relay, a joint in a wall, a second supply.',
+    'Ask somebody who knows this make, with the readings at hand. Leave it safe meanwhile.',
+  ],
+  cautions: ['Power off and proved dead on every leg before a wire is touched.'],
+  wires: [],
+  proof: [],
+  minutes: 20,
+};
+
+const prefix = 'unlisted.';
+
+/** The repair that ends a fault. */
+export const repairOfFault = (
+  { names }: Pick<ElectricalDeclaration, 'names'>,
+  id: string,
+): string => (id.startsWith(prefix) ? unlistedRepairId : names.faults[id]!);
+
+/** Where an unlisted fault sits, as a branch of the circuit; undefined for a fault that has a name. */
+export const placeOfUnlisted = (id: string): string | undefined =>
+  id.startsWith(prefix) ? id.slice(prefix.length).replace(/ (open|resistive|low)$/, '') : undefined;
+
+/**
+ * What the circuit may have without any list naming it: a resistance or a break in every branch that no listed fault gives
+ * one, and an element that reads too low. That is how a reading that fits no name still says where to look (de Kleer and
+ * Williams, 1987: the unknown mode of a component).
+ */
+export function unlistedModes(
+  { branches }: Pick<ElectricalDeclaration, 'branches'>,
+  plate: Plate,
+  listed: readonly FaultMode[],
+): FaultMode[] {
+  const changed = (branch: string, how: 'open' | 'ohm') =>
+    listed.some(({ variants }) =>
+      variants.some(({ changes }) => {
+        const change = changes[branch];
+        return how === 'open'
+          ? change === 'open'
+          : typeof change === 'object' && 'ohm' in change && change.ohm > 1;
+      }),
+    );
+  const inTheWay = branches.filter(
+    (each) => each.element === undefined && each.id !== 'bond' && isThere(each, plate),
+  );
+  const parts = new Set(
+    branches.flatMap(({ id, element }) => (element ? [id.replace(/\.[ab]-half$/, '')] : [])),
+  );
+  return [
+    ...inTheWay
+      .filter(({ id }) => !changed(id, 'ohm'))
+      .map(({ id }) => resistiveJoint(`${prefix}${id} resistive`, id)),
+    ...inTheWay
+      .filter(({ id }) => !changed(id, 'open'))
+      .map(({ id }) => fault(`${prefix}${id} open`, { [id]: 'open' })),
+    ...[...parts].map((part) => ({
+      id: `${prefix}${part} low`,
+      variants: [0.5, 0.75].map((factor) => ({
+        share: 0.5,
+        changes: { [`${part}.a-half`]: { factor }, [`${part}.b-half`]: { factor } },
+        spread: { [`${part}.a-half`]: 0.12, [`${part}.b-half`]: 0.12 },
+      })),
+    })),
+  ];
+}
+
+/** Not a path that only a fault closes. */
+const isThere = ({ ohm }: Branch, plate: Plate) => ohm(plate) < openOhm;
+
+/** Weight of each of them, so that all together have half of the share of what is in no list. */
+export function unlistedWeight(
+  { unlistedShare: share = unlistedShare }: FamilyParameters,
+  totalListed: number,
+  count: number,
+): number {
+  return count === 0 ? 0 : ((share / 2) * totalListed) / count;
+}

@@ -1,0 +1,46 @@
+import { usualLeadOhm } from '../appliances';
+import type { EvidenceResult } from '../diagnosis';
+import {
+  quantityOf,
+  type Entry,
+  type FamilyCatalogue,
+  type JobFile,
+  type ReadingEntry,
+} from '../job-file';
+import { numberOf } from '../quantities';
+
+/**
+ * What an entry gave, as the engine weighs it and the report judges it: the value of its own quantity, with the resistance
+ * of the leads brought to that of usual ones, which is what every expected reading has in it. Undefined for an entry that
+ * gave nothing.
+ */
+export function resultOf(
+  { instruments }: Pick<JobFile, 'instruments'>,
+  entry: Entry,
+  catalogue: FamilyCatalogue,
+): EvidenceResult | undefined {
+  if (entry.kind === 'observation') return { kind: 'outcome', outcome: entry.value };
+  if (entry.kind !== 'reading' || !entry.value) return undefined;
+  const quantity = quantityOf(entry, catalogue);
+  if (quantity === undefined) return undefined;
+  const { overRange, above } = entry.value;
+  if (overRange) return { kind: 'over-range', above: above && numberOf(above, quantity) };
+  const number = numberOf(entry.value, quantity);
+  if (number === undefined) return undefined;
+  return {
+    kind: 'number',
+    value:
+      quantity === 'resistance' ? withUsualLeads(number, leadOhmOf(instruments, entry)) : number,
+  };
+}
+
+/** What a meter would have shown with usual leads. */
+export const withUsualLeads = (ohm: number, leadOhm: number | undefined): number =>
+  leadOhm === undefined ? ohm : Math.max(0, ohm - (leadOhm - usualLeadOhm));
+
+function leadOhmOf(
+  instruments: JobFile['instruments'],
+  { leads, instrument }: ReadingEntry,
+): number | undefined {
+  return leads?.ohm ?? instruments?.find((each) => each.id === instrument)?.leads?.ohm;
+}

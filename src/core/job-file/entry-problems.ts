@@ -1,0 +1,363 @@
+import type { FamilyCatalogue } from './catalogue';
+import { effectiveEntries } from './corrections';
+import { walkEntries } from './fold';
+import type {
+  ActionEntry,
+  Entry,
+  EntryState,
+  JobFile,
+  ReadingEntry,
+  SettingEntry,
+  VerdictEntry,
+} from './generated/job-types';
+import { pointerPart, type JobFileProblem } from './problem';
+import { quantityOf } from './quantity';
+import { unitProblems, valueProblems } from './value-problems';
+
+/**
+ * What no logbook of the family can hold: names that it does not know, values of another quantity, ohms under power. Each
+ * with its place, counted from the first of the given entries.
+ */
+export function entryProblems(
+  entries: readonly Entry[],
+  catalogue: FamilyCatalogue,
+): JobFileProblem[] {
+  const byId = new Map(entries.map((each, index) => [each.id, { entry: each, index }]));
+  return [
+    ...entries.flatMap((each, index) => {
+      const pointer = `/entries/${index}`;
+      return each.kind === 'correction'
+        ? correctionProblems(each, byId.get(each.replaces)?.entry, pointer, catalogue)
+        : namesProblems(each, pointer, catalogue);
+    }),
+    ...ohmsUnderPower(entries, catalogue).map((id) => ({
+      pointer: `/entries/${byId.get(id)?.index ?? 0}/state`,
+      message:
+        'Ohms were entered with power on. That reading means nothing and can destroy the meter: power off, prove dead, take it again.',
+    })),
+  ];
+}
+
+/** Answers of the call that no question of the family has. */
+export function complaintProblems(
+  complaint: JobFile['complaint'],
+  { answers, family }: FamilyCatalogue,
+): JobFileProblem[] {
+  return Object.entries(complaint?.answers ?? {}).flatMap(([question, answer]) => {
+    const pointer = `/complaint/answers/${pointerPart(question)}`;
+    const values = question === 'complaint' ? undefined : answers.get(question);
+    if (!values) {
+      return [{ pointer, message: `No question of ${family} is named "${question}".` }];
+    }
+    return values.includes(String(answer))
+      ? []
+      : [{ pointer, message: `"${question}" is answered with ${values.join(', ')}.` }];
+  });
+}
+
+function correctionProblems(
+  { entry }: Extract<Entry, { kind: 'correction' }>,
+  replaced: Entry | undefined,
+  pointer: string,
+  catalogue: FamilyCatalogue,
+): JobFileProblem[] {
+  if (!replaced) {
+    return [{ pointer: `${pointer}/replaces`, message: 'No entry here has that id.' }];
+  }
+  if (entry === null) return [];
+  if (entry.kind !== 'correction') return namesProblems(entry, `${pointer}/entry`, catalogue);
+  return replaced.kind === 'correction'
+    ? correctionProblems(entry, replaced, `${pointer}/entry`, catalogue)
+    : [
+        {
+          pointer: `${pointer}/entry/kind`,
+          message: 'Only a correction can be corrected to another correction.',
+        },
+      ];
+}
+
+/** Ids of the readings in ohms that were taken while the power was said to be on. */
+function ohmsUnderPower(entries: readonly Entry[], catalogue: FamilyCatalogue): string[] {
+  // Without any entry that says so, nobody has said that power is on.
+  const isStated = effectiveEntries(entries).some(
+    (each) =>
+      each.kind === 'action' && ['power-on', 'power-off', 'proved-dead'].includes(each.action),
+  );
+  return walkEntries(entries, catalogue).flatMap(({ entry, before }) => {
+    if (entry.kind !== 'reading' || quantityOf(entry, catalogue) !== 'resistance') return [];
+    const stated = entry.state?.power;
+    const isOn = stated === 'on' || (stated === undefined && before.power === 'on' && isStated);
+    return isOn ? [entry.id] : [];
+  });
+}
+
+function namesProblems(
+  entry: Entry,
+  pointer: string,
+  catalogue: FamilyCatalogue,
+): JobFileProblem[] {
+  const state = 'state' in entry ? entry.state : undefined;
+  return [
+    ...ownProblems(entry, pointer, catalogue),
+    ...(state ? stateProblems(state, `${pointer}/state`, catalogue) : []),
+  ];
+}
+
+function ownProblems(entry: Entry, pointer: string, catalogue: FamilyCatalogue): JobFileProblem[] {
+  switch (entry.kind) {
+    case 'reading':
+      return readingProblems(entry, pointer, catalogue);
+    case 'observation': {
+      const check = catalogue.check(entry.check);
+      if (!check) return [unknownCheck(pointer, entry.check, catalogue)];
+      if (check.kind !== 'observation') {
+        return [
+          { pointer: `${pointer}/check`, message: `"${entry.check}" is measured, not looked at.` },
+        ];
+      }
+      const values = check.values ?? [];
+      return [
+        ...(values.includes(entry.value)
+          ? []
+          : [
+              {
+                pointer: `${pointer}/value`,
+                message: `"${entry.check}" is answered with ${values.join(', ')}; not with "${entry.value}".`,
+              },
+            ]),
+        ...(entry.threshold
+          ? unitProblems(entry.threshold, 'resistance', `${pointer}/threshold`)
+          : []),
+      ];
+    }
+    case 'series': {
+      if (!catalogue.check(entry.check)) return [unknownCheck(pointer, entry.check, catalogue)];
+      const quantity = quantityOf(entry, catalogue);
+      return entry.samples.flatMap(({ value }, index) =>
+        valueProblems(value, quantity, `${pointer}/samples/${index}/value`),
+      );
+    }
+    case 'skip':
+      return catalogue.check(entry.check) ? [] : [unknownCheck(pointer, entry.check, catalogue)];
+    case 'setting':
+      return settingProblems(entry, pointer, catalogue);
+    case 'action':
+      return actionProblems(entry, pointer, catalogue);
+    case 'verdict':
+      return verdictProblems(entry, pointer, catalogue);
+    case 'part':
+      return unknownName(entry.repair, `${pointer}/repair`, catalogue.repairs, 'repair');
+    case 'wire':
+      return endProblems({ wire: entry.wire }, pointer, catalogue);
+    default:
+      return [];
+  }
+}
+
+function stateProblems(
+  { lifted = [], water = {}, ...rest }: EntryState,
+  pointer: string,
+  catalogue: FamilyCatalogue,
+): JobFileProblem[] {
+  const keys = new Set(catalogue.dials.values());
+  return [
+    ...lifted.flatMap((each, index) => endProblems(each, `${pointer}/lifted/${index}`, catalogue)),
+    ...Object.entries(water).flatMap(([id, value]) =>
+      catalogue.dials.has(id)
+        ? unitProblems(value, 'temperature', `${pointer}/water/${pointerPart(id)}`)
+        : unknownName(id, `${pointer}/water/${pointerPart(id)}`, new Set(), 'thermostat'),
+    ),
+    ...(['upperDial', 'lowerDial', 'dial'] as const).flatMap((key) =>
+      rest[key] === undefined || keys.has(key)
+        ? []
+        : [{ pointer: `${pointer}/${key}`, message: `${catalogue.family} has no such dial.` }],
+    ),
+  ];
+}
+
+function settingProblems(
+  { setting, value }: SettingEntry,
+  pointer: string,
+  { settings, family }: FamilyCatalogue,
+): JobFileProblem[] {
+  if (!settings.has(setting)) {
+    return [
+      { pointer: `${pointer}/setting`, message: `No setting of ${family} is named "${setting}".` },
+    ];
+  }
+  // Every setting so far is a dial of a thermostat.
+  return typeof value === 'object'
+    ? unitProblems(value, 'temperature', `${pointer}/value`)
+    : [
+        {
+          pointer: `${pointer}/value`,
+          message: 'A dial is set to a temperature: {"celsius": 50}.',
+        },
+      ];
+}
+
+function actionProblems(
+  entry: ActionEntry,
+  pointer: string,
+  catalogue: FamilyCatalogue,
+): JobFileProblem[] {
+  const isCover = entry.action === 'open' || entry.action === 'close';
+  return [
+    ...endProblems(entry, pointer, catalogue),
+    ...unknownName(entry.repair, `${pointer}/repair`, catalogue.repairs, 'repair'),
+    ...unknownName(entry.dial, `${pointer}/dial`, catalogue.dials, 'dial'),
+    ...(isCover ? unknownName(entry.target, `${pointer}/target`, catalogue.covers, 'cover') : []),
+    // What was typed stands as it was typed, be it no proof: only a point that is none is refused.
+    ...(entry.points ?? []).flatMap(({ between }, index) =>
+      between.flatMap((point, end) =>
+        unknownName(
+          point,
+          `${pointer}/points/${index}/between/${end}`,
+          catalogue.terminals,
+          'terminal',
+        ),
+      ),
+    ),
+  ];
+}
+
+function verdictProblems(
+  { repair, suspects }: VerdictEntry,
+  pointer: string,
+  { repairs, faults }: FamilyCatalogue,
+): JobFileProblem[] {
+  return [
+    ...unknownName(repair, `${pointer}/repair`, repairs, 'repair'),
+    ...suspects.flatMap((each, index) => {
+      const at = `${pointer}/suspects/${index}`;
+      return [
+        ...unknownName(each.repair, `${at}/repair`, repairs, 'repair'),
+        ...(each.repairs ?? []).flatMap((name, k) =>
+          unknownName(name, `${at}/repairs/${k}`, repairs, 'repair'),
+        ),
+        ...(each.faults ?? []).flatMap(({ id }, k) =>
+          unknownName(id, `${at}/faults/${k}/id`, faults, 'fault'),
+        ),
+      ];
+    }),
+  ];
+}
+
+const unknownName = (
+  name: string | undefined,
+  pointer: string,
+  known: { has(name: string): boolean },
+  what: string,
+): JobFileProblem[] =>
+  name === undefined || known.has(name)
+    ? []
+    : [{ pointer, message: `No ${what} is named "${name}".` }];
+
+function readingProblems(
+  entry: ReadingEntry,
+  pointer: string,
+  catalogue: FamilyCatalogue,
+): JobFileProblem[] {
+  const check = entry.check === undefined ? undefined : catalogue.check(entry.check);
+  if (entry.check !== undefined && !check) return [unknownCheck(pointer, entry.check, catalogue)];
+  if (check && check.kind !== 'reading') {
+    return [
+      { pointer: `${pointer}/check`, message: `"${entry.check}" is looked at, not measured.` },
+    ];
+  }
+  const quantity = quantityOf(entry, catalogue);
+  const place = check
+    ? checkedPlace(entry, pointer, quantity)
+    : freePlace(entry, pointer, catalogue);
+  if (place.length > 0) return place;
+  const leads = entry.leads ? unitProblems(entry.leads, 'resistance', `${pointer}/leads`) : [];
+  const values = Object.entries(entry.values ?? {}).flatMap(([key, value]) =>
+    valueProblems(value, undefined, `${pointer}/values/${pointerPart(key)}`),
+  );
+  if (entry.value) {
+    return [...valueProblems(entry.value, quantity, `${pointer}/value`), ...leads, ...values];
+  }
+  return entry.values === undefined
+    ? [{ pointer: `${pointer}/value`, message: 'The reading has no value.' }]
+    : [...leads, ...values];
+}
+
+/** A check says where and what is read; what stands beside it may not say otherwise. */
+function checkedPlace(
+  entry: ReadingEntry,
+  pointer: string,
+  quantity: ReturnType<typeof quantityOf>,
+): JobFileProblem[] {
+  return entry.quantity === undefined || entry.quantity === quantity
+    ? []
+    : [
+        {
+          pointer: `${pointer}/quantity`,
+          message: `"${entry.check}" is a reading of ${quantity ?? 'another quantity'}.`,
+        },
+      ];
+}
+
+/** Two points or a conductor, and a quantity that can be read there. */
+function freePlace(
+  { between, around, quantity }: ReadingEntry,
+  pointer: string,
+  catalogue: FamilyCatalogue,
+): JobFileProblem[] {
+  if (!between && around === undefined) {
+    return [
+      { pointer, message: 'A reading names its check, or the two points it was taken between.' },
+    ];
+  }
+  if (between && around !== undefined) {
+    return [{ pointer, message: 'A reading is taken between two points or round a conductor.' }];
+  }
+  for (const [index, point] of (between ?? []).entries()) {
+    const at = `${pointer}/between/${index}`;
+    const problems =
+      typeof point === 'string'
+        ? unknownName(point, at, catalogue.terminals, 'terminal')
+        : endProblems(point, at, catalogue);
+    if (problems.length > 0) return problems;
+  }
+  if (around !== undefined && !Object.hasOwn(catalogue.conductors, around)) {
+    return unknownName(around, `${pointer}/around`, new Set(), 'conductor');
+  }
+  const readable = between ? ['resistance', 'voltage-ac'] : ['current-ac'];
+  return quantity === undefined || readable.includes(quantity)
+    ? []
+    : [
+        {
+          pointer: `${pointer}/quantity`,
+          message: between
+            ? 'Ohms or volts are read between two points. Amps are read round a conductor.'
+            : 'Amps are read round a conductor. Ohms and volts are read between two points.',
+        },
+      ];
+}
+
+/** A conductor that the family does not have, or an end that the conductor does not have. */
+function endProblems(
+  { wire, end }: { readonly wire?: string; readonly end?: string },
+  pointer: string,
+  { conductors }: FamilyCatalogue,
+): JobFileProblem[] {
+  if (wire === undefined) return [];
+  if (!Object.hasOwn(conductors, wire)) {
+    return unknownName(wire, `${pointer}/wire`, new Set(), 'conductor');
+  }
+  const ends = conductors[wire]!;
+  return end === undefined || ends.includes(end)
+    ? []
+    : [
+        {
+          pointer: `${pointer}/end`,
+          message: `"${wire}" runs from ${ends[0]} to ${ends[1]}; it has no end at "${end}".`,
+        },
+      ];
+}
+
+const unknownCheck = (pointer: string, check: string, { family }: FamilyCatalogue) => ({
+  pointer: `${pointer}/check`,
+  message: `No check of ${family} is named "${check}".`,
+});

@@ -1,0 +1,53 @@
+import type { LiftedEnd, Measured, StatusEntry, VerdictEntry } from './generated/job-types';
+import type { Isolation } from './isolation';
+
+/** What the entries so far make of a job: a pure fold, the same in browser, server and command line. */
+export interface JobState extends Pick<Isolation, 'power' | 'failedProof' | 'proofEndedBy'> {
+  /** When it was proved dead, as long as that holds. */
+  readonly provedDeadAt?: string;
+  readonly coversOpen: readonly string[];
+  readonly lifted: readonly LiftedEnd[];
+  /** Where each dial was turned, by thermostat. */
+  readonly dials: Readonly<Record<string, string>>;
+  readonly limitReset: boolean;
+  readonly breakerCycled: boolean;
+  /** In the order they were done. */
+  readonly repairsDone: readonly string[];
+  /** Checks that the technician refused, by id, with the reason; taking one ends its refusal. */
+  readonly refused: ReadonlyMap<string, string>;
+  readonly settings: ReadonlyMap<string, SettingRecord>;
+  readonly parts: ReadonlyMap<string, string>;
+  readonly status?: StatusEntry;
+  /** The verdict that a person acted on and whose repair is not done yet. */
+  readonly verdict?: VerdictEntry;
+  /** Repairs that are done, each with the verdict it came from: one unit in ten needs a second. */
+  readonly rounds: readonly RepairRound[];
+}
+
+export interface RepairRound {
+  readonly repair: string;
+  readonly verdict?: VerdictEntry;
+}
+
+export interface SettingRecord {
+  readonly found?: Measured | string | boolean;
+  readonly left?: Measured | string | boolean;
+}
+
+/** The verdict that was acted on last, whether its repair is done or not. */
+export const lastVerdict = ({ verdict, rounds }: JobState): VerdictEntry | undefined =>
+  verdict ?? rounds.findLast((each) => each.verdict !== undefined)?.verdict;
+
+export const emptyState: JobState = {
+  power: 'unknown',
+  coversOpen: [],
+  lifted: [],
+  dials: {},
+  limitReset: false,
+  breakerCycled: false,
+  repairsDone: [],
+  rounds: [],
+  refused: new Map(),
+  settings: new Map(),
+  parts: new Map(),
+};
