@@ -7,6 +7,7 @@ const meter: MeterModel = {
   relativeError: 0.02,
   floor: 0.25,
   overRangeAbove: 20e6,
+  wrong: { overRange: 0.3, nearZero: 0.25 },
   most: 20e6,
 };
 export const filamentGrid = {

@@ -1,5 +1,5 @@
-import type { Plate, ReadingState } from '../src/core/appliances';
-import type { JobFile } from '../src/core/job-file';
+import type { ApplianceFamily, Plate, ReadingState } from '../src/core/appliances';
+import type { ActionEntry, JobFile } from '../src/core/job-file';
 
 export const plate4500: Plate = {
   ratedVolt: 240,
@@ -46,3 +46,14 @@ export function stamp(): { id: string; at: string } {
     at: new Date(Date.UTC(2026, 2, 2, 8, made)).toISOString(),
   };
 }
+
+/** A proof that is one: every point of the family at 0 V, with a prover tried before and after. */
+export const provedDead = (
+  { deadPoints }: Pick<ApplianceFamily, 'deadPoints'>,
+  volt = 0,
+): Pick<ActionEntry, 'kind' | 'action' | 'proverTried' | 'points'> => ({
+  kind: 'action',
+  action: 'proved-dead',
+  proverTried: 'before-and-after',
+  points: deadPoints.map(({ between }) => ({ between: [...between], value: { volt } })),
+});

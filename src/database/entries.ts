@@ -1,4 +1,4 @@
-import { asc, eq, inArray, max } from 'drizzle-orm';
+import { and, asc, eq, gt, inArray, max, sql } from 'drizzle-orm';
 import type { Entry } from '../core/job-file';
 import type { FirmTransaction } from './client';
 import { entries } from './schema';
@@ -8,6 +8,20 @@ export async function readEntries(transaction: FirmTransaction, jobId: string): 
     .select({ body: entries.body })
     .from(entries)
     .where(eq(entries.jobId, jobId))
+    .orderBy(asc(entries.sequence));
+  return rows.map((each) => each.body);
+}
+
+/** What came to a job after its first so many entries. */
+export async function readEntriesAfter(
+  transaction: FirmTransaction,
+  jobId: string,
+  count: number,
+): Promise<Entry[]> {
+  const rows = await transaction
+    .select({ body: entries.body })
+    .from(entries)
+    .where(and(eq(entries.jobId, jobId), gt(entries.sequence, count)))
     .orderBy(asc(entries.sequence));
   return rows.map((each) => each.body);
 }
@@ -48,4 +62,9 @@ export async function appendEntries(
       body,
     })),
   );
+  // Told to every server once this is committed, and by them to every device that has the job open.
+  await transaction.execute(sql`select pg_notify(${entriesChannel}, ${jobId})`);
 }
+
+/** Where jobs that got entries are told. */
+export const entriesChannel = 'ohmmeter_entries';

@@ -1,5 +1,6 @@
 import {
   boolean,
+  doublePrecision,
   foreignKey,
   index,
   integer,
@@ -28,6 +29,8 @@ export const organisations = pgTable('organisations', {
   address: text('address').notNull(),
   unitSystem: text('unit_system', { enum: ['metric', 'us'] }).notNull(),
   timeZone: text('time_zone').notNull(),
+  /** Which way the firm goes where good practitioners disagree, by school; the usual way where it says nothing. */
+  schools: jsonb('schools').$type<Readonly<Record<string, string>>>().notNull().default({}),
   createdAt: instant('created_at').notNull().defaultNow(),
 });
 
@@ -63,7 +66,7 @@ export const sites = pgTable(
     customerId: uuid('customer_id').notNull(),
     address: text('address').notNull(),
     supplySystem: text('supply_system', { enum: ['split-phase', 'single-phase'] }).notNull(),
-    nominalVolt: integer('nominal_volt').notNull(),
+    nominalVolt: doublePrecision('nominal_volt').notNull(),
     /** Null where nobody said. */
     residualCurrentDevice: boolean('residual_current_device'),
   },
@@ -113,6 +116,8 @@ export const jobs = pgTable(
     constraints: jsonb('constraints').$type<NonNullable<JobFile['constraints']>>().notNull(),
     /** What the job stands at, worked out from its entries each time some arrive: for lists, never for decisions. */
     standing: jsonb('standing').$type<Standing>().notNull(),
+    /** What a file that was taken in says beside this: other firms' people, visits, instruments, extensions. */
+    envelope: jsonb('envelope').$type<Omit<JobFile, 'entries'>>(),
     isOpen: boolean('is_open').notNull().default(true),
   },
   (table) => [

@@ -7,6 +7,8 @@ export interface Standing {
   readonly next?: { readonly check: string; readonly minutes: number };
   /** Reason of a job that waits, or was closed without a repair. */
   readonly reason?: string;
+  /** When somebody has to look again, although the job is closed. */
+  readonly recheckBy?: string;
   readonly warning?: string;
   readonly liftedWires: number;
 }

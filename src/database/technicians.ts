@@ -18,6 +18,14 @@ export async function readOrganisation(
   return (await transaction.select().from(organisations).limit(1))[0];
 }
 
+export async function updateSchools(
+  transaction: FirmTransaction,
+  id: string,
+  schools: Organisation['schools'],
+): Promise<void> {
+  await transaction.update(organisations).set({ schools }).where(eq(organisations.id, id));
+}
+
 export async function insertTechnician(
   transaction: FirmTransaction,
   row: typeof technicians.$inferInsert,

@@ -1,11 +1,19 @@
 import { v7 as newId } from 'uuid';
-import { familyOfJob } from '../core/appliances';
+import { familyOfJob, PlateError } from '../core/appliances';
 import { catalogueOf } from '../core/job-diagnosis';
-import { readJobFile, type JobFileProblem } from '../core/job-file';
+import {
+  liveWorkProblems,
+  readJobFile,
+  type Entry,
+  type JobFile,
+  type JobFileProblem,
+} from '../core/job-file';
 import type { FirmTransaction } from '../database/client';
-import { Refused } from './errors';
+import { readTechnician } from '../database/technicians';
+import { NotFound, Refused } from './errors';
+import { jobFileOf } from './job-file-of';
 import { openCall } from './open-call';
-import { recordEntries } from './record-entries';
+import { lockedJob, storeEntries } from './record-entries';
 
 export interface ImportedJob {
   readonly id: string;
@@ -14,8 +22,8 @@ export interface ImportedJob {
 }
 
 /**
- * Takes a job file in as a new job of this firm, whole or not at all. Its entries get new ids, since the old ones may
- * be stored here already.
+ * Takes a job file in as a new job of this firm, whole or not at all, and keeps every word of it. Its entries get new ids,
+ * since the old ones may be stored here already; what names them names the new ones.
  * @throws Refused with the pointer of each problem.
  */
 export async function importJob(
@@ -27,37 +35,107 @@ export async function importJob(
   const read = readJobFile(text, catalogueOf);
   if (!read.ok) throw new Refused(read.problems);
   const { job, warnings } = read;
+  const technician = await readTechnician(transaction, technicianId);
+  if (!technician) throw new NotFound('This firm has no such technician.');
+  const { catalogue, supplies } = familyOfJob(job);
+  // A file is no way round the permission: what was read live is taken in by somebody who may work live.
+  const live = liveWorkProblems(job.entries, catalogue, () => technician.liveWork);
+  if (live.length > 0) throw new Refused(live);
+  checkPlate(job);
+  const idOf = new Map(job.entries.map((each) => [each.id, newId()]));
+  const { site, unit } = job;
   const { id, number } = await openCall(transaction, organisationId, {
     technicianId,
     complaint: job.complaint ?? { kind: 'other', words: '', answers: {} },
     openedAt: job.job.openedAt === undefined ? undefined : new Date(job.job.openedAt),
+    timeZone: job.job.timeZone,
+    constraints: {
+      ...job.constraints,
+      liveWork: technician.liveWork && (job.constraints?.liveWork ?? true),
+    },
+    envelope: envelopeOf(job, idOf),
     newUnit: {
-      customer: job.site?.customer || 'Customer of an imported job',
-      address: job.site?.address || 'Address not in the file',
-      family: job.unit.family,
+      customer: site?.customer || 'Customer of an imported job',
+      address: site?.address || 'Address not in the file',
+      family: unit.family,
       supply: {
-        system: job.site?.supply?.system ?? familyOfJob(job).supplies[0]!.system,
-        nominalVolt: job.site?.supply?.nominal?.volt ?? Math.round(job.unit.plate.rated.volt),
-        residualCurrentDevice: job.site?.supply?.residualCurrentDevice,
+        system: site?.supply?.system ?? supplies[0]!.system,
+        nominalVolt: site?.supply?.nominal?.volt ?? unit.plate.rated.volt,
+        residualCurrentDevice: site?.supply?.residualCurrentDevice,
       },
-      plate: job.unit.plate,
-      make: job.unit.make,
-      model: job.unit.model,
-      serial: job.unit.serial,
-      installed: job.unit.installed,
+      plate: unit.plate,
+      make: unit.make,
+      model: unit.model,
+      serial: unit.serial,
+      manufactured: unit.manufactured,
+      installed: unit.installed,
     },
   });
-  const idOf = new Map(job.entries.map((each) => [each.id, newId()]));
-  const entries = job.entries.map((each) =>
-    each.kind === 'correction'
-      ? {
-          ...each,
-          id: idOf.get(each.id)!,
-          replaces: idOf.get(each.replaces)!,
-          entry: each.entry && { ...each.entry, id: newId() },
-        }
-      : { ...each, id: idOf.get(each.id)! },
-  );
-  await recordEntries(transaction, organisationId, id, entries);
+  const entries = job.entries.map((each) => renamed(each, idOf, idOf.get(each.id)!));
+  const stored = await lockedJob(transaction, id);
+  await storeEntries(transaction, organisationId, jobFileOf(stored, entries), entries);
   return { id, number, warnings };
+}
+
+/** @throws Refused where the family cannot work with the plate. */
+function checkPlate(job: JobFile): void {
+  try {
+    familyOfJob(job).plateOf(job);
+  } catch (error) {
+    if (!(error instanceof PlateError)) throw error;
+    throw new Refused([{ pointer: error.pointer, message: error.message }]);
+  }
+}
+
+/** What the file says beside its logbook. Names and streets are left to the rows of this firm, where they can be erased. */
+function envelopeOf(
+  { entries: _, site, ...rest }: JobFile,
+  idOf: ReadonlyMap<string, string>,
+): Omit<JobFile, 'entries'> {
+  const { customer: _customer, address: _address, ...place } = site ?? {};
+  const isUuid = /^[0-9a-f]{8}-([0-9a-f]{4}-){3}[0-9a-f]{12}$/i.test(rest.job.id);
+  const origin = rest.job.origin ?? { organisation: nobody, job: rest.job.id };
+  return {
+    ...rest,
+    job: { ...rest.job, ...(isUuid ? { origin } : {}) },
+    site: place,
+    ...(rest.attachments
+      ? {
+          attachments: rest.attachments.map((each) =>
+            each.of === undefined ? each : { ...each, of: idOf.get(each.of) ?? each.of },
+          ),
+        }
+      : {}),
+  };
+}
+
+/** A file that does not say which firm it comes from. */
+const nobody = '00000000-0000-0000-0000-000000000000';
+
+/** The entry under its new id, with everything in it that names another entry. */
+function renamed<E extends Entry>(entry: E, idOf: ReadonlyMap<string, string>, id: string): E {
+  const nameOf = (old: string) => idOf.get(old) ?? old;
+  switch (entry.kind) {
+    case 'correction':
+      return {
+        ...entry,
+        id,
+        replaces: nameOf(entry.replaces),
+        entry: entry.entry && renamed(entry.entry, idOf, newId()),
+      };
+    case 'countersign':
+      return { ...entry, id, of: nameOf(entry.of) };
+    case 'verdict':
+      return {
+        ...entry,
+        id,
+        suspects: entry.suspects.map((each) =>
+          each.why
+            ? { ...each, why: each.why.map((one) => ({ ...one, entry: nameOf(one.entry) })) }
+            : each,
+        ),
+      };
+    default:
+      return { ...entry, id };
+  }
 }

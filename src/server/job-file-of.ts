@@ -1,16 +1,25 @@
-import type { Entry, JobFile } from '../core/job-file';
+import { currentVersion, type Entry, type JobFile } from '../core/job-file';
 import type { JobWithUnit } from '../database/jobs';
+import type { Technician } from '../database/technicians';
 
-/** A stored job as a job file: what the browser works on, and what is exported. */
+/**
+ * A stored job as a job file: what the browser works on, and what is exported. A job that came as a file keeps every word of
+ * it that is not written anew here.
+ */
 export function jobFileOf(
   { job, unit, site, customer, technician }: JobWithUnit,
   entries: readonly Entry[],
+  technicians: readonly Technician[] = [technician],
 ): JobFile {
+  const { envelope } = job;
+  const people = peopleOf(envelope, technician, technicians, entries);
   return {
+    ...envelope,
     format: 'ohmmeter-job',
     version: 1,
-    minor: 0,
+    minor: Math.max(currentVersion.minor, envelope?.minor ?? 0),
     job: {
+      ...envelope?.job,
       id: job.id,
       number: String(job.number),
       openedAt: job.openedAt.toISOString(),
@@ -18,10 +27,12 @@ export function jobFileOf(
       technician: technician.name,
     },
     site: {
+      ...envelope?.site,
       id: site.id,
       customer: customer.name,
       address: site.address,
       supply: {
+        ...envelope?.site?.supply,
         system: site.supplySystem,
         nominal: { volt: site.nominalVolt },
         ...(site.residualCurrentDevice === null
@@ -30,6 +41,7 @@ export function jobFileOf(
       },
     },
     unit: {
+      ...envelope?.unit,
       id: unit.id,
       family: unit.family,
       ...optional({
@@ -42,18 +54,26 @@ export function jobFileOf(
       plate: unit.plate,
     },
     complaint: job.complaint,
-    people: [
-      {
-        id: technician.id,
-        name: technician.name,
-        liveWork: technician.liveWork,
-        ...optional({ licence: technician.licence }),
-      },
-    ],
-    instruments: technician.instruments,
+    people,
+    instruments: envelope?.instruments ?? technician.instruments,
     constraints: job.constraints,
     entries: [...entries],
   };
+}
+
+/** Whose job it is first, then everybody who wrote in its logbook, then those that its file named. */
+function peopleOf(
+  envelope: JobWithUnit['job']['envelope'],
+  owner: Technician,
+  technicians: readonly Technician[],
+  entries: readonly Entry[],
+): NonNullable<JobFile['people']> {
+  const wrote = new Set(entries.map((each) => each.by));
+  const own = [owner, ...technicians.filter(({ id }) => id !== owner.id && wrote.has(id))].map(
+    ({ id, name, liveWork, licence }) => ({ id, name, liveWork, ...optional({ licence }) }),
+  );
+  const known = new Set(own.map((each) => each.id));
+  return [...own, ...(envelope?.people ?? []).filter(({ id }) => !known.has(id))];
 }
 
 /** Leaves out what is not there: the format has no nulls. */

@@ -1,7 +1,7 @@
 import { v7 as newId } from 'uuid';
 import { familyOf, PlateError, type ApplianceFamily } from '../core/appliances';
 import { validatePlate } from '../core/job-file/generated/validators';
-import type { JobFile, JobFileProblem, Plate } from '../core/job-file';
+import { complaintProblems, type JobFile, type JobFileProblem, type Plate } from '../core/job-file';
 import type { FirmTransaction } from '../database/client';
 import { insertCustomer, insertSite, insertUnit, listKnownUnits } from '../database/customers';
 import { insertJob } from '../database/jobs';
@@ -31,8 +31,13 @@ export interface NewCall {
     readonly make?: string;
     readonly model?: string;
     readonly serial?: string;
+    readonly manufactured?: string;
     readonly installed?: string;
   };
+  /** Of a job that comes as a file. */
+  readonly timeZone?: string;
+  readonly constraints?: JobFile['constraints'];
+  readonly envelope?: Omit<JobFile, 'entries'>;
   readonly id?: string;
   readonly openedAt?: Date;
   readonly number?: number;
@@ -52,8 +57,9 @@ export async function openCall(
   if (!organisation || !technician) throw new NotFound('This firm has no such technician.');
   const { unitId, family, plate, supply } = await unitFor(transaction, organisationId, call);
   const id = call.id ?? newId();
-  const complaint = call.complaint;
-  const constraints = {
+  const { complaint } = call;
+  refuseAnswers(familyOf(family)!, complaint);
+  const constraints = call.constraints ?? {
     liveWork: technician.liveWork,
     instruments: [...new Set(technician.instruments.map((each) => each.kind))],
   };
@@ -73,10 +79,11 @@ export async function openCall(
     unitId,
     technicianId: technician.id,
     openedAt: call.openedAt ?? new Date(),
-    timeZone: organisation.timeZone,
+    timeZone: call.timeZone ?? organisation.timeZone,
     complaint,
     constraints,
     standing,
+    envelope: call.envelope,
     number: call.number,
   });
   return { id, number };
@@ -133,21 +140,32 @@ async function unitFor(
     nominalVolt: newUnit.supply.nominalVolt,
     residualCurrentDevice: newUnit.supply.residualCurrentDevice,
   });
-  const words = ({ make, model, serial, installed }: NonNullable<NewCall['newUnit']>) => ({
-    make,
-    model,
-    serial,
-    installed,
-  });
   await insertUnit(transaction, {
     organisationId,
     id: unitId,
     siteId,
     family: family.id,
     plate,
-    ...words(newUnit),
+    make: newUnit.make,
+    model: newUnit.model,
+    serial: newUnit.serial,
+    manufactured: newUnit.manufactured,
+    installed: newUnit.installed,
   });
   return { unitId, family: family.id, plate, supply: newUnit.supply };
+}
+
+/** @throws Refused for a complaint or an answer that the family does not ask for. */
+function refuseAnswers(family: ApplianceFamily, complaint: NewCall['complaint']): void {
+  const { kind } = complaint;
+  const problems = complaintProblems(complaint, family.catalogue);
+  if (kind !== undefined && !family.questions.complaint!.values.includes(kind)) {
+    problems.push({
+      pointer: '/complaint/kind',
+      message: 'Choose what is wrong: it splits the field most.',
+    });
+  }
+  if (problems.length > 0) throw new Refused(problems);
 }
 
 /** A plate with its volts and the watts of every element, or why not. */

@@ -1,27 +1,54 @@
 import 'server-only';
 import { validate as isUuid } from 'uuid';
-import type { JobFile } from '../core/job-file';
-import { readOrganisation, type Organisation } from '../database/technicians';
+import { liveWorkAllowed, type JobFile } from '../core/job-file';
+import type { Organisation, Technician } from '../database/technicians';
 import { NotFound } from './errors';
 import { readJobFile } from './read-job';
-import { inFirm } from './session';
+import { inFirm, readSession } from './session';
 
 export interface JobPage {
   readonly job: JobFile;
   readonly organisation: Organisation;
+  /** Who works on it now, whoever's job it is. */
+  readonly technician: Pick<Technician, 'id' | 'name' | 'liveWork' | 'instruments'>;
 }
 
 /** A job for one of its pages, or why there is none. */
 export async function readJobPage(id: string): Promise<JobPage | 'no-firm' | 'no-job'> {
   if (!isUuid(id)) return 'no-job';
+  const session = await readSession();
+  if (!session) return 'no-firm';
+  const { technician, organisation } = session;
   try {
-    const page = await inFirm(async (transaction) => ({
-      job: await readJobFile(transaction, id),
-      organisation: (await readOrganisation(transaction))!,
-    }));
-    return page ?? 'no-firm';
+    const job = await inFirm((transaction) => readJobFile(transaction, id));
+    return job
+      ? {
+          job: asSeenBy(job, technician, organisation),
+          organisation,
+          technician: {
+            id: technician.id,
+            name: technician.name,
+            liveWork: technician.liveWork,
+            instruments: technician.instruments,
+          },
+        }
+      : 'no-firm';
   } catch (error) {
     if (error instanceof NotFound) return 'no-job';
     throw error;
   }
 }
+
+/** What may be proposed is what the one who looks at it may do; the firm's schools count where the job says nothing. */
+export const asSeenBy = (
+  job: JobFile,
+  { liveWork }: Pick<Technician, 'liveWork'>,
+  { schools }: Pick<Organisation, 'schools'>,
+): JobFile => ({
+  ...job,
+  constraints: {
+    ...job.constraints,
+    liveWork: liveWork && liveWorkAllowed(job),
+    schools: { ...schools, ...job.constraints?.schools },
+  },
+});

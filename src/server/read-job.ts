@@ -2,6 +2,7 @@ import type { JobFile } from '../core/job-file';
 import type { FirmTransaction } from '../database/client';
 import { readEntries } from '../database/entries';
 import { readJob } from '../database/jobs';
+import { listTechnicians } from '../database/technicians';
 import { NotFound } from './errors';
 import { jobFileOf } from './job-file-of';
 
@@ -12,5 +13,6 @@ import { jobFileOf } from './job-file-of';
 export async function readJobFile(transaction: FirmTransaction, jobId: string): Promise<JobFile> {
   const stored = await readJob(transaction, jobId);
   if (!stored) throw new NotFound('This firm has no such job.');
-  return jobFileOf(stored, await readEntries(transaction, jobId));
+  const technicians = await listTechnicians(transaction);
+  return jobFileOf(stored, await readEntries(transaction, jobId), technicians);
 }

@@ -12,17 +12,14 @@ type Fields = Readonly<Record<string, unknown>>;
 export function readNewCall(sent: unknown): NewCall {
   const fields = fieldsOf(sent);
   const complaint = fieldsOf(fields.complaint);
-  const kinds = families.flatMap((each) => each.questions.complaint!.values);
-  if (!kinds.includes(String(complaint.kind))) {
+  if (typeof complaint.kind !== 'string') {
     throw new Refused([
       { pointer: '/complaint/kind', message: 'Choose what is wrong: it splits the field most.' },
     ]);
   }
+  // A question that was asked and not answered comes without a value.
   const answers = Object.fromEntries(
-    Object.entries(fieldsOf(complaint.answers)).filter(
-      ([question, answer]) =>
-        families.some((each) => each.questionIds.includes(question)) && typeof answer === 'string',
-    ),
+    Object.entries(fieldsOf(complaint.answers)).filter(([, answer]) => answer !== undefined),
   ) as Record<string, string>;
   const newUnit = fields.newUnit === undefined ? undefined : fieldsOf(fields.newUnit);
   return {

@@ -1,7 +1,9 @@
-import { familyOf } from '../core/appliances';
+import { familyOfJob } from '../core/appliances';
+import { closingProblem, openDiagnosis, proofOf } from '../core/job-diagnosis';
 import {
   canonical,
   entryProblems,
+  liveWorkProblems,
   readEntry,
   type Entry,
   type JobFile,
@@ -9,7 +11,8 @@ import {
 } from '../core/job-file';
 import type { FirmTransaction } from '../database/client';
 import { appendEntries, readEntries, readEntriesById } from '../database/entries';
-import { lockJob, readJob, updateStanding } from '../database/jobs';
+import { lockJob, readJob, updateStanding, type JobWithUnit } from '../database/jobs';
+import { listTechnicians, type Technician } from '../database/technicians';
 import { Conflict, NotFound, Refused } from './errors';
 import { jobFileOf } from './job-file-of';
 import { standingOf } from './standing-of';
@@ -21,6 +24,7 @@ export interface RecordedEntries {
 
 /**
  * Appends a batch of entries to a job, all or none. The same batch again changes nothing.
+ * @param sender who sends it: an entry that names nobody of the firm is theirs.
  * @throws NotFound, Refused with the pointer of each bad entry, or Conflict where an id has other content.
  */
 export async function recordEntries(
@@ -28,12 +32,10 @@ export async function recordEntries(
   organisationId: string,
   jobId: string,
   sent: unknown,
+  sender: Technician,
 ): Promise<RecordedEntries> {
   const batch = readBatch(sent);
-  if (!(await lockJob(transaction, jobId))) throw new NotFound('This firm has no such job.');
-  const stored = await readJob(transaction, jobId);
-  if (!stored) throw new NotFound('This firm has no such job.');
-
+  const stored = await lockedJob(transaction, jobId);
   const known = new Map(
     (
       await readEntriesById(
@@ -51,12 +53,35 @@ export async function recordEntries(
   const fresh = batch.filter((each) => !known.has(each.id));
   if (fresh.length > 0) {
     const earlier = await readEntries(transaction, jobId);
-    const job = jobFileOf(stored, [...earlier, ...fresh]);
-    refuseProblems(job, fresh, earlier.length);
-    await appendEntries(transaction, organisationId, jobId, fresh);
-    await updateStanding(transaction, jobId, standingOf(job));
+    const technicians = await listTechnicians(transaction);
+    const job = jobFileOf(stored, [...earlier, ...fresh], technicians);
+    refuse([
+      ...ofFresh(entryProblems(job.entries, familyOfJob(job).catalogue), earlier.length),
+      ...withoutPermission(job, fresh, sender, technicians),
+      ...badClosings(job, fresh, earlier.length),
+    ]);
+    await storeEntries(transaction, organisationId, job, fresh);
   }
   return { stored: batch.map((each) => each.id) };
+}
+
+/** Appends entries that have been checked, and works out what the job stands at. The job's row must be locked. */
+export async function storeEntries(
+  transaction: FirmTransaction,
+  organisationId: string,
+  job: JobFile,
+  fresh: readonly Entry[],
+): Promise<void> {
+  await appendEntries(transaction, organisationId, job.job.id, fresh);
+  await updateStanding(transaction, job.job.id, standingOf(job));
+}
+
+/** @throws NotFound where this firm has no such job. */
+export async function lockedJob(transaction: FirmTransaction, jobId: string): Promise<JobWithUnit> {
+  const isLocked = await lockJob(transaction, jobId);
+  const stored = isLocked ? await readJob(transaction, jobId) : undefined;
+  if (!stored) throw new NotFound('This firm has no such job.');
+  return stored;
 }
 
 function readBatch(sent: unknown): Entry[] {
@@ -84,30 +109,46 @@ function readBatch(sent: unknown): Entry[] {
   return [...batch.values()];
 }
 
-function refuseProblems(job: JobFile, fresh: readonly Entry[], earlierCount: number) {
-  const family = familyOf(job.unit.family);
-  if (!family) throw new Refused([{ pointer: '/unit/family', message: 'Unknown family.' }]);
-  const ofFresh = (pointer: string) =>
-    Number(/^\/entries\/(\d+)/.exec(pointer)?.[1]) - earlierCount;
-  const problems = entryProblems(job.entries, family.catalogue)
-    .filter(({ pointer }) => ofFresh(pointer) >= 0)
-    .map(({ pointer, message }) => ({
-      pointer: pointer.replace(/^\/entries\/\d+/, `/entries/${ofFresh(pointer)}`),
-      message,
-    }));
-  const liveWork = job.constraints?.liveWork ?? true;
-  fresh.forEach((each, index) => {
-    if (each.kind !== 'reading' || liveWork) return;
-    // A reading on any two terminals is live where it is no ohms.
-    const isLive = family.isCheckId(each.check)
-      ? family.checks[each.check]!.caution === 'live'
-      : each.quantity === 'voltage-ac' || each.quantity === 'current-ac';
-    if (isLive) {
-      problems.push({
-        pointer: `/entries/${index}/${each.check === undefined ? 'quantity' : 'check'}`,
-        message: 'This is a live reading, and this technician has no permission for live work.',
-      });
-    }
-  });
+function refuse(problems: readonly JobFileProblem[]): void {
   if (problems.length > 0) throw new Refused(problems);
+}
+
+/** Of problems in the whole logbook, those of the fresh entries, counted from the first of them. */
+const ofFresh = (problems: readonly JobFileProblem[], earlierCount: number): JobFileProblem[] =>
+  problems.flatMap(({ pointer, message }) => {
+    const [, index = '', rest = ''] = /^\/entries\/(\d+)(.*)$/.exec(pointer) ?? [];
+    const place = Number(index) - earlierCount;
+    return place >= 0 ? [{ pointer: `/entries/${place}${rest}`, message }] : [];
+  });
+
+/** Live results by somebody who may not take them, and any while the job is set to none. */
+function withoutPermission(
+  job: JobFile,
+  fresh: readonly Entry[],
+  sender: Technician,
+  technicians: readonly Technician[],
+): JobFileProblem[] {
+  const takerOf = ({ by }: Entry) => technicians.find((each) => each.id === by) ?? sender;
+  const isNone = job.constraints?.liveWork === false;
+  return liveWorkProblems(
+    fresh,
+    familyOfJob(job).catalogue,
+    (each) => !isNone && takerOf(each).liveWork,
+  );
+}
+
+/** Closings that a bad proof, a lifted wire or a missing reason bars. */
+function badClosings(
+  job: JobFile,
+  fresh: readonly Entry[],
+  earlierCount: number,
+): JobFileProblem[] {
+  return fresh.flatMap((each, index) => {
+    const closing = each.kind === 'correction' ? each.entry : each;
+    if (closing?.kind !== 'status') return [];
+    const before = { ...job, entries: job.entries.slice(0, earlierCount + index) };
+    const open = openDiagnosis(before);
+    const message = closingProblem({ state: open.state, proof: proofOf(open, before) }, closing);
+    return message ? [{ pointer: `/entries/${index}/reason`, message }] : [];
+  });
 }

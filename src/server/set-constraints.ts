@@ -2,19 +2,23 @@ import { validateConstraints } from '../core/job-file/generated/validators';
 import type { Constraints } from '../core/job-file';
 import type { FirmTransaction } from '../database/client';
 import { readEntries } from '../database/entries';
-import { lockJob, readJob, updateConstraints, updateStanding } from '../database/jobs';
-import { NotFound, Refused } from './errors';
+import { updateConstraints, updateStanding } from '../database/jobs';
+import type { Technician } from '../database/technicians';
+import { Refused } from './errors';
 import { jobFileOf } from './job-file-of';
+import { lockedJob } from './record-entries';
 import { standingOf } from './standing-of';
 
 /**
- * Sets what the technician may and can do on a job, and by which order.
+ * Sets what the technician may and can do on a job, and by which order. Live work is what it was where nothing is said of
+ * it, and never more than the one who sets it may do.
  * @throws NotFound; Refused with a pointer per field, or where live work is asked for without permission.
  */
 export async function setConstraints(
   transaction: FirmTransaction,
   jobId: string,
   sent: unknown,
+  sender: Technician,
 ): Promise<Constraints> {
   if (!validateConstraints(sent)) {
     throw new Refused(
@@ -24,10 +28,8 @@ export async function setConstraints(
       })),
     );
   }
-  if (!(await lockJob(transaction, jobId))) throw new NotFound('This firm has no such job.');
-  const stored = await readJob(transaction, jobId);
-  if (!stored) throw new NotFound('This firm has no such job.');
-  if (sent.liveWork && !stored.technician.liveWork) {
+  const stored = await lockedJob(transaction, jobId);
+  if (sent.liveWork && !sender.liveWork) {
     throw new Refused([
       {
         pointer: '/constraints/liveWork',
@@ -35,9 +37,11 @@ export async function setConstraints(
       },
     ]);
   }
-  await updateConstraints(transaction, jobId, sent);
+  const wanted = sent.liveWork ?? stored.job.constraints.liveWork ?? true;
+  const constraints = { ...sent, liveWork: wanted && sender.liveWork };
+  await updateConstraints(transaction, jobId, constraints);
   const entries = await readEntries(transaction, jobId);
-  const job = jobFileOf({ ...stored, job: { ...stored.job, constraints: sent } }, entries);
+  const job = jobFileOf({ ...stored, job: { ...stored.job, constraints } }, entries);
   await updateStanding(transaction, jobId, standingOf(job));
-  return sent;
+  return constraints;
 }

@@ -1,11 +1,11 @@
-import { diagnoseJob, type OpenDiagnosis } from '../core/job-diagnosis';
-import type { JobFile, JobState } from '../core/job-file';
+import { diagnoseJob } from '../core/job-diagnosis';
+import { lastVerdict, type JobFile, type JobState } from '../core/job-file';
 import type { Stage, Standing } from '../database/standing';
 
 /** What a job stands at, worked out from its file. */
 export function standingOf(job: JobFile): Standing {
   const { answer, state } = diagnoseJob(job);
-  const stored = state.verdict?.suspects;
+  const stored = lastVerdict(state)?.suspects;
   return {
     stage: stageOf(job, state, answer.decided),
     entryCount: job.entries.length,
@@ -17,20 +17,18 @@ export function standingOf(job: JobFile): Standing {
     decided: answer.decided || stored !== undefined,
     next: answer.next ? { check: answer.next.check, minutes: answer.next.minutes } : undefined,
     reason: state.status?.reason,
+    recheckBy: state.status?.recheckBy,
     warning: answer.warnings[0]?.text,
     liftedWires: state.lifted.length,
   };
 }
 
-function stageOf(
-  job: JobFile,
-  state: JobState,
-  decided: OpenDiagnosis['answer']['decided'],
-): Stage {
+function stageOf(job: JobFile, state: JobState, decided: boolean): Stage {
   const status = state.status?.status;
   if (status === 'closed-repaired' || status === 'closed-not-repaired') return 'closed';
   if (status === 'waiting-for-part') return 'waiting';
-  if (state.repairsDone.length > 0) return 'proof';
+  // A second verdict after a first repair is a verdict again.
+  if (state.repairsDone.length > 0 && !state.verdict) return 'proof';
   if (status === 'repairing') return 'repair';
   if (decided || state.verdict) return 'verdict';
   return job.entries.length === 0 ? 'call' : 'diagnose';

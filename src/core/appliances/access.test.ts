@@ -1,19 +1,26 @@
 import { describe, expect, it } from 'vitest';
-import { stamp } from '../../../tests/plates';
+import { provedDead, stamp } from '../../../tests/plates';
 import { foldEntries, type Entry, type JobState } from '../job-file';
 import { emptyState } from '../job-file/state';
 import { entriesOfStep } from '../practice/run-job';
+import { wayTo } from '../diagnosis';
 import { families, type AccessStep } from '.';
 
-const clock = { newId: () => stamp().id, after: () => stamp().at };
+/** A second a step: nobody leaves the unit between two of them. */
+let seconds = 0;
+const clock = {
+  newId: () => stamp().id,
+  after: () => new Date(Date.UTC(2026, 2, 2, 8) + 1000 * seconds++).toISOString(),
+};
 
 /** The way to a check: what comes first, what it costs, and that it leads there. */
 describe.each(families)('access on $id', (family) => {
+  seconds = 0;
   const { checkIds, names, checks } = family;
   const steps = (check: string, state: JobState) => family.accessSteps(check, state);
   const done = (list: readonly AccessStep[], before: readonly Entry[]): Entry[] => [
-    ...before,
-    ...list.flatMap((each) => entriesOfStep(each, clock)),
+    ...before.map((each) => ({ ...each, at: clock.after() })),
+    ...list.flatMap((each) => entriesOfStep(each, clock, () => provedDead(family).points!)),
   ];
   const stateOf = (entries: readonly Entry[]) => foldEntries(entries, family.catalogue);
   /** Every state in which a check leaves the unit when its steps are all that was done. */
@@ -31,6 +38,18 @@ describe.each(families)('access on $id', (family) => {
         kinds.filter((each) => each === 'power-off-and-prove'),
         check,
       ).toHaveLength(1);
+    }
+  });
+
+  it('takes covers off only once it is proved dead, and turns the power on after that', () => {
+    const on = stateOf([{ ...stamp(), kind: 'action', action: 'power-on' } as Entry]);
+    for (const check of checkIds) {
+      const kinds = steps(check, on).map((each) => each.kind);
+      if (!kinds.includes('open-cover')) continue;
+      expect(kinds[0], check).toBe('power-off-and-prove');
+      const isLive = names.checks[check]!.state?.power === 'on';
+      expect(kinds.includes('power-on'), check).toBe(isLive);
+      if (isLive) expect(kinds.at(-1), check).toBe('power-on');
     }
   });
 
@@ -66,11 +85,7 @@ describe.each(families)('access on $id', (family) => {
         family.parameters,
       );
       for (const { checkId, accessMinutes, need } of candidates) {
-        const planned = facts.reduce((sum, { setMinutes, clearMinutes }, k) => {
-          const bit = 1 << k;
-          if (need.sets & bit & ~access) return sum + setMinutes;
-          return need.clears & bit & access ? sum + clearMinutes : sum;
-        }, 0);
+        const planned = wayTo(facts, access, need).minutes;
         expect(planned, `${from}, then ${checkId}`).toBeCloseTo(accessMinutes, 9);
       }
     }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { emptyJob, stamp } from '../../../tests/plates';
+import { emptyJob, provedDead, stamp } from '../../../tests/plates';
 import { foldEntries, type Entry } from '../job-file';
 import { emptyState } from '../job-file/state';
 import { families, type ElectricalObservable } from '.';
@@ -165,7 +165,7 @@ describe.each(families)('$id', (family) => {
   });
 
   describe('what a check still needs', () => {
-    const proved = { kind: 'action', action: 'proved-dead' };
+    const proved = provedDead(family);
     const liftedFirst = family.checkIds.find(
       (each) => (family.check(each).state?.lifted ?? []).length > 0,
     )!;

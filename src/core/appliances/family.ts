@@ -48,6 +48,15 @@ export interface Repair {
   /** Any one of these, taken afterwards and good, proves the repair. */
   readonly proof: readonly string[];
   readonly minutes: number;
+  /** Where it ends the trouble and may leave its cause: look again after so many days, unless each of these was seen. */
+  readonly recheck?: {
+    readonly days: number;
+    readonly why: string;
+    /** Checks that tell the same, any one of them, each with its result on a good part. */
+    readonly unless: readonly Readonly<Record<string, string>>[];
+  };
+  /** Checks that show the part itself, where no meter can be put on its terminals. */
+  readonly shownBy?: readonly string[];
   /** Its box or element on the wiring picture. */
   readonly drawnPart?: string;
 }

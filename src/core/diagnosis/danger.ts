@@ -17,3 +17,22 @@ export function expectedDanger(
 
 /** A check that is more dangerous than this, in minutes, is not asked for by habit or by a doubt: something else is taken first. */
 export const mostDangerMinutes = 4;
+
+export interface DangerChance {
+  readonly danger: string;
+  readonly probability: number;
+}
+
+/** How likely each of some dangers is by the present belief. */
+export const dangerChances = (
+  { model }: CompiledFamily<never>,
+  { active, byHypothesis }: Belief,
+  dangers: readonly string[],
+): DangerChance[] =>
+  dangers.map((danger) => ({
+    danger,
+    probability: active.reduce(
+      (sum, h) => (model.dangers![danger]![h]! > 0 ? sum + byHypothesis[h]! : sum),
+      0,
+    ),
+  }));

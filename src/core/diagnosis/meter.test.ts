@@ -15,9 +15,17 @@ const ohms: MeterModel = {
   relativeError: 0.015,
   floor: 0.25,
   overRangeAbove: 20e6,
+  ranges: [2e3, 2e4, 2e5, 2e6],
+  wrong: { overRange: 0.3, nearZero: 0.25 },
   most: 20e6,
 };
-const volts: MeterModel = { id: 'volts', relativeError: 0.012, floor: 1.5, most: 600 };
+const volts: MeterModel = {
+  id: 'volts',
+  relativeError: 0.012,
+  floor: 1.5,
+  wrong: { overRange: 0, nearZero: 0.3 },
+  most: 600,
+};
 
 /** Sum over the whole scale, in steps fine enough for six digits: the trapezoidal rule. */
 function overScale(meter: MeterModel, density: (result: EvidenceResult) => number): number {

@@ -8,9 +8,16 @@ const ohmmeter: MeterModel = {
   relativeError: 0.015,
   floor: 0.25,
   overRangeAbove: 20e6,
+  wrong: { overRange: 0.3, nearZero: 0.25 },
   most: 20e6,
 };
-const voltmeter: MeterModel = { id: 'voltage-ac', relativeError: 0.012, floor: 1.5, most: 600 };
+const voltmeter: MeterModel = {
+  id: 'voltage-ac',
+  relativeError: 0.012,
+  floor: 1.5,
+  wrong: { overRange: 0, nearZero: 0.3 },
+  most: 600,
+};
 const reads = (meter: MeterModel, value: number, spread = 0.03) =>
   quantityClass(meter, toScale(value, meter), spread);
 const bin = (classes: readonly OutcomeClass[], masses = classes.map(() => 1)) =>

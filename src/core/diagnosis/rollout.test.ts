@@ -26,6 +26,7 @@ const check = (checkId: string, minutes: number, rest: Partial<PlanProblem['chec
   clears: 0,
   changes: 0,
   accessMinutesNow: 0,
+  dangers: [],
   ...rest,
 });
 const problem: PlanProblem = {
@@ -37,6 +38,7 @@ const problem: PlanProblem = {
     check('three', 2, { sets: 1, accessMinutesNow: 3 }),
     check('press', 0.5, { changes: 1 }),
   ],
+  dangers: [],
   world: (flags) => (flags === 0 ? world : pressed),
 };
 const prices = {

@@ -1,14 +1,23 @@
 import type { AccessStep } from '../appliances';
+import { dangerChances, type DangerChance } from '../diagnosis';
 import type { JobFile, JobState } from '../job-file';
 import { diagnoseJob, type Diagnosis, type DiagnosisOptions } from './diagnose';
 import { expectCheck, type Expectation } from './expect';
+import { judgeLogbook, type JudgedLogbook } from './judged';
 import { pictureOf, type PictureState } from './picture';
+import { proofOf, type RepairProof } from './proof';
+import { recheckOf, type Recheck } from './recheck';
 
 /** What the bench shows of a job: the answer, the state of the unit, and what the check at hand would read. */
 export interface BenchAnswer {
   readonly answer: Diagnosis;
   readonly state: JobState;
   readonly picture: PictureState;
+  /** Every result of the logbook beside what a good unit shows. */
+  readonly judged: JudgedLogbook;
+  readonly proof: RepairProof;
+  /** Why somebody has to look again even if all is proved. */
+  readonly recheck?: Recheck;
   readonly selected?: SelectedCheck;
 }
 
@@ -16,6 +25,8 @@ export interface SelectedCheck {
   readonly expectation: Expectation;
   readonly steps: readonly AccessStep[];
   readonly minutes: number;
+  /** What may happen when it is done, as far as is known now. */
+  readonly dangers: readonly DangerChance[];
 }
 
 /** The same in the browser's worker and on the server, which sends the first one with the page. */
@@ -25,12 +36,15 @@ export function benchAnswer(
   options: DiagnosisOptions = {},
 ): BenchAnswer {
   const open = diagnoseJob(job, options);
-  const { answer, state, family } = open;
+  const { answer, state, family, tables, standing } = open;
   const check = chosen ?? answer.next?.check;
   return {
     answer,
     state,
     picture: pictureOf(open),
+    judged: judgeLogbook(open, job),
+    proof: proofOf(open, job),
+    recheck: recheckOf(open),
     selected:
       check === undefined
         ? undefined
@@ -38,6 +52,7 @@ export function benchAnswer(
             expectation: expectCheck(open, check),
             steps: family.accessSteps(check, state),
             minutes: family.minutesOf(check, state),
+            dangers: dangerChances(tables, standing, family.dangersOf(check)),
           },
   };
 }

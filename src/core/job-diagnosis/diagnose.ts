@@ -8,8 +8,10 @@ import {
 } from '../appliances';
 import {
   beliefAfterRepairs,
+  expectedDanger,
   judgeConsistency,
   listSuspects,
+  mostDangerMinutes,
   planNext,
   updateBelief,
   type Belief,
@@ -129,7 +131,7 @@ function answerOf(
     },
   );
   const doubt = doubtOf(open, start, planned, isOpen);
-  const following = followed(tables, standing, doubt, start.candidates);
+  const following = followed(doubt, start.candidates);
   const isEnough = !following && plan.enough;
   const unread = isEnough ? unreadOf(open, candidates, plan) : undefined;
   const direct =
@@ -179,12 +181,16 @@ function doubtOf(
   planned: ReadonlyMap<string, string>,
   isOpen: (candidate: Candidate<ElectricalObservable>) => boolean,
 ): DoubtToSettle | undefined {
-  const { family, tables, belief, walked } = open;
+  const { family, tables, belief, standing, walked } = open;
   return doubtToSettle(
     family,
     judgeConsistency(tables, belief),
     (check, { entryIds, observableKey }) => {
-      const candidate = start.candidates.find((each) => each.checkId === check);
+      // What is dangerous by now settles no doubt: something else is asked for.
+      const candidate = start.candidates.find(
+        (each) =>
+          each.checkId === check && expectedDanger(tables, standing, each) <= mostDangerMinutes,
+      );
       const key = candidate?.observableIn(0).key;
       return (
         candidate && {

@@ -1,4 +1,5 @@
 export * from './bench-answer';
+export * from './carrying';
 export * from './closing';
 export * from './diagnose';
 export * from './doubts';
@@ -13,12 +14,13 @@ export type { Alternative, NextCheck } from './next-check';
 export type { OpenDiagnosis } from './open-diagnosis';
 export * from './picture';
 export * from './proof';
+export type { Recheck } from './recheck';
 export * from './result';
 export * from './tables';
 export {
   isPartRead,
   partReadingSchool,
-  partToRead,
+  readersOf,
   readsPartsFirst,
   type UnreadPart,
 } from './unread-part';

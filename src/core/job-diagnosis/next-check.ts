@@ -1,8 +1,6 @@
 import type { ElectricalObservable } from '../appliances';
 import {
   expectBands,
-  expectedDanger,
-  mostDangerMinutes,
   type Appraisal,
   type Belief,
   type CompiledFamily,
@@ -40,21 +38,17 @@ type Wanted = HeaterAppraisal & { readonly repeat?: boolean };
 
 const mostRepeatMinutes = 4;
 
-/** The check that a doubt asks for, if it can be done without danger. */
+/** The check that a doubt asks for, if it can be done. */
 export function followed(
-  tables: CompiledFamily<ElectricalObservable>,
-  standing: Belief,
   doubt: DoubtToSettle | undefined,
   candidates: readonly HeaterAppraisal['candidate'][],
 ): (HeaterAppraisal & { readonly repeat: boolean }) | undefined {
   if (!doubt?.follow) return undefined;
   const { check, repeat } = doubt.follow;
   const candidate = candidates.find((each) => each.checkId === check);
-  if (!candidate || expectedDanger(tables, standing, candidate) > mostDangerMinutes) {
-    return undefined;
-  }
+  if (!candidate) return undefined;
   // The same once more is asked for where it costs little; a dear look that fits nothing is only said.
-  if (repeat && costOf(candidate) > mostRepeatMinutes) return undefined;
+  if (repeat && candidate.minutes > mostRepeatMinutes) return undefined;
   return { candidate, repeat, information: 0, costMinutes: costOf(candidate) };
 }
 

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { emptyJob, stamp } from '../../../tests/plates';
+import { emptyJob, provedDead, stamp } from '../../../tests/plates';
+import { electricStorageTwoElement } from '../appliances/electric-storage-two-element';
 import type { Entry } from '../job-file';
 import { diagnoseJob, pictureOf, probeTerminals, type PictureState, type TerminalState } from '.';
 
@@ -21,7 +22,7 @@ const openReading = {
   value: { overRange: true, above: { ohm: 2e6 } },
 };
 const powerOn = { kind: 'action', action: 'power-on' };
-const proved = { kind: 'action', action: 'proved-dead' };
+const proved = provedDead(electricStorageTwoElement);
 
 describe('the wiring picture', () => {
   it('shows nothing live beyond an open breaker', () => {

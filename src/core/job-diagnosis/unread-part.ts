@@ -37,12 +37,12 @@ export function unreadPart(
   candidates: readonly HeaterAppraisal['candidate'][],
   appraisals: readonly HeaterAppraisal[],
 ): UnreadPart | undefined {
-  const part = partToRead(family, repair, fault);
-  if (part === undefined || isPartRead(family, part, walked)) return undefined;
+  const reads = readersOf(family, repair, fault);
+  if (!reads || isPartRead(reads, family, walked)) return undefined;
   const informationOf = (check: string) =>
     appraisals.find((each) => each.candidate.checkId === check)?.information ?? 0;
   const [best] = candidates
-    .filter((each) => readsPart(family, each.checkId, part) && (each.dangers ?? []).length === 0)
+    .filter((each) => reads.check(each.checkId) && (each.dangers ?? []).length === 0)
     .sort(
       (one, other) =>
         informationOf(other.checkId) - informationOf(one.checkId) ||
@@ -52,33 +52,46 @@ export function unreadPart(
   return best && { check: best.checkId, minutes: rounded(best.minutes + best.accessMinutes) };
 }
 
-/** The part that a repair fits and that a meter can be put on; undefined where there is none. */
-export function partToRead(
+/** What reads the part that a repair fits; undefined where it fits none, or none that anything reads. */
+export interface PartReaders {
+  check(id: string): boolean;
+  points(touched: readonly string[]): boolean;
+}
+
+export function readersOf(
   family: ApplianceFamily,
   repair: string,
   fault: string | undefined,
-): string | undefined {
+): PartReaders | undefined {
   const found = family.repairs[repair];
   if (!found || found.parts.length === 0) return undefined;
+  const { shownBy, drawnPart } = found;
+  if (shownBy) return { check: (id) => shownBy.includes(id), points: () => false };
   const failed = fault === undefined ? undefined : partOfFault(fault);
   const hasTerminals = family.names.terminals.some((each) => each.startsWith(`${failed}.`));
-  return hasTerminals ? failed : found.drawnPart;
+  const part = hasTerminals ? failed : drawnPart;
+  return part === undefined
+    ? undefined
+    : {
+        check: (id) => readsPart(family, id, part),
+        points: (touched) => isReadBy(touched, part),
+      };
 }
 
 /** Whether any entry has read the part on itself. */
 export const isPartRead = (
+  reads: PartReaders,
   family: ApplianceFamily,
-  part: string,
   walked: readonly WalkedEntry[],
 ): boolean =>
   walked.some(({ entry }) => {
-    if (entry.kind === 'observation') return readsPart(family, entry.check, part);
+    if (entry.kind === 'observation') return reads.check(entry.check);
     if (entry.kind !== 'reading') return false;
-    if (entry.check !== undefined) return readsPart(family, entry.check, part);
+    if (entry.check !== undefined) return reads.check(entry.check);
     const touched = (entry.between ?? []).map((each) =>
       typeof each === 'string' ? each : each.end,
     );
-    return quantityOf(entry, family.catalogue) === 'resistance' && isReadBy(touched, part);
+    return quantityOf(entry, family.catalogue) === 'resistance' && reads.points(touched);
   });
 
 /** Ohms on the part alone or from it to the tank, amperes in it, or a look at it; volts on it tell of what feeds it. */

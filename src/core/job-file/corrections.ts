@@ -49,7 +49,7 @@ function correctionsOf(ordered: readonly Entry[]): (entry: Entry) => Entry | nul
       if (within.includes(correction.id)) continue;
       const now = standing(correction, [...within, entry.id]);
       if (now === null) continue;
-      return now.kind === 'correction' && entry.kind !== 'correction' ? now.entry : now;
+      return now.kind === 'correction' ? now.entry : now;
     }
     return entry;
   };

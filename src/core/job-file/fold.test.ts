@@ -6,69 +6,10 @@ import { effectiveEntries, foldEntries, type Entry } from '.';
 
 const action = (name: string, rest: object = {}): Entry =>
   ({ ...stamp(), kind: 'action', action: name, ...rest }) as Entry;
-const points = (...volts: number[]) => ({
-  points: volts.map((volt) => ({ between: ['limit.1', 'tank'], value: { volt } })),
-});
 const reading = (check: string, value: object): Entry =>
   ({ ...stamp(), kind: 'reading', check, value }) as Entry;
-const fold = (...entries: Entry[]) => foldEntries(entries, catalogue);
-
 const { catalogue } = electricStorageTwoElement;
-
-describe('proved dead', () => {
-  it('comes from readings on every leg', () => {
-    const off = action('power-off');
-    const dead = action('proved-dead', points(0, 0, 0.3));
-    expect(fold(off, dead)).toMatchObject({ power: 'off', provedDeadAt: dead.at });
-  });
-
-  it('does not come from switching off, nor with a volt left on one leg', () => {
-    expect(fold(action('power-off')).provedDeadAt).toBeUndefined();
-    expect(
-      fold(action('power-off'), action('proved-dead', points(0, 118, 0))).provedDeadAt,
-    ).toBeUndefined();
-  });
-
-  it.each([
-    ['power on', action('power-on')],
-    ['the breaker cycled', action('cycle-breaker')],
-    ['a live reading', reading('supply-volts', { volt: 240 })],
-    [
-      'volts on any two terminals',
-      {
-        ...stamp(),
-        kind: 'reading',
-        quantity: 'voltage-ac',
-        between: ['limit.1', 'tank'],
-        value: { volt: 118 },
-      } as Entry,
-    ],
-    [
-      'amps in any wire',
-      {
-        ...stamp(),
-        kind: 'reading',
-        quantity: 'current-ac',
-        around: 'w-upper-a',
-        value: { ampere: 18 },
-      } as Entry,
-    ],
-  ])('ends with %s', (_, entry) => {
-    const state = fold(action('power-off'), action('proved-dead'), { ...entry, ...stamp() });
-    expect(state.provedDeadAt).toBeUndefined();
-    expect(state.power).toBe('on');
-  });
-
-  it('holds while dead readings are taken, and while no volts are found', () => {
-    const none = { quantity: 'voltage-ac', between: ['limit.1', 'tank'], value: { volt: 0.4 } };
-    const state = fold(action('proved-dead'), reading('upper-element-ohms', { ohm: 12.9 }), {
-      ...stamp(),
-      kind: 'reading',
-      ...none,
-    } as Entry);
-    expect(state.provedDeadAt).toBeDefined();
-  });
-});
+const fold = (...entries: Entry[]) => foldEntries(entries, catalogue);
 
 describe('the state of the unit', () => {
   it('counts lifted wires until they are back', () => {
@@ -112,13 +53,15 @@ describe('the state of the unit', () => {
 
 describe('a correction', () => {
   const slipped = reading('upper-element-ohms', { overRange: true });
-  const correct = (entry: Entry | null): Entry => ({
+  const correct = (entry: Entry | null, replaces = slipped.id): Entry => ({
     ...stamp(),
     kind: 'correction',
-    replaces: slipped.id,
+    replaces,
     entry,
     reason: 'probe slipped',
   });
+  const values = (...entries: Entry[]) =>
+    effectiveEntries(entries).map((each) => (each.kind === 'reading' ? each.value : each.kind));
 
   it('takes the place of the first entry, at its time', () => {
     const right = reading('upper-element-ohms', { ohm: 12.8 });
@@ -129,6 +72,25 @@ describe('a correction', () => {
   it('the latest wins, and null strikes it out', () => {
     const right = reading('upper-element-ohms', { ohm: 12.8 });
     expect(effectiveEntries([slipped, correct(right), correct(null)])).toEqual([]);
+  });
+
+  it('of a correction says what the first entry should be, and struck out leaves it as it was', () => {
+    const wrong = correct(reading('upper-element-ohms', { ohm: 128 }));
+    const better = correct(reading('upper-element-ohms', { ohm: 12.8 }), wrong.id);
+    expect(values(slipped, wrong, better)).toEqual([{ ohm: 12.8 }]);
+    expect(values(slipped, wrong, correct(null, wrong.id))).toEqual([{ overRange: true }]);
+    expect(values(slipped, wrong, better, correct(null, better.id))).toEqual([{ ohm: 128 }]);
+    const asCorrection = correct({ ...wrong, ...stamp(), entry: null } as Entry, wrong.id);
+    expect(values(slipped, wrong, asCorrection)).toEqual([]);
+  });
+
+  it('that names another which names it back says nothing', () => {
+    const [one, other] = [correct(null), correct(null)];
+    const round = [
+      { ...one, replaces: other.id },
+      { ...other, replaces: one.id },
+    ] as Entry[];
+    expect(values(slipped, ...round)).toEqual([{ overRange: true }]);
   });
 
   it('does not depend on the order in which entries arrive', () => {

@@ -1,6 +1,7 @@
 export * from './generated/job-types';
 export * from './catalogue';
 export * from './corrections';
+export { complaintProblems, entryProblems } from './entry-problems';
 export * from './fold';
 export { isStale, type ProofEnd } from './isolation';
 export * from './live-work';

@@ -24,6 +24,8 @@ export interface SimulatedUnit {
   answer(check: string, state: ReadingState): SimulatedAnswer;
   /** What a prover shows between two points, in volts. */
   volts(between: readonly [string, string], state: ReadingState): number;
+  /** Where each dial stands, in °C, by thermostat. */
+  dialCelsius(): Readonly<Record<string, number>>;
   /** Mends what the repairs mend; the rest stays as it is. */
   repair(repairs: readonly string[]): void;
 }
@@ -77,6 +79,7 @@ export function simulateUnit(
     faults: drawn,
     repairs: [...new Set(drawn.map((each) => each.repair))].sort(),
     complaint: family.complain(new Set(drawn.map((each) => each.id)), water, random),
+    dialCelsius: () => water.dialCelsius,
     repair(repairs) {
       const left = standing.filter((each) => !repairs.includes(each.repair));
       if (left.length === standing.length) return;

@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import type { AccessStep } from '@/core/appliances';
 import type { BenchAnswer } from '@/core/job-diagnosis';
-import type { Entry, JobFile } from '@/core/job-file';
+import { liveWorkAllowed, type Entry, type JobFile } from '@/core/job-file';
 import { valueText, type UnitSystem } from '@/core/quantities';
 import { PictureDialog } from '@/features/picture/picture-dialog';
 import { JobFamily, useFamily } from '@/features/record/family-context';
@@ -70,7 +70,10 @@ function OpenBench({ initial, first, system }: BenchProps) {
 
   const takeStep = (step: AccessStep) => {
     at.begin();
-    if (step.kind === 'power-off-and-prove') setSheet('prove-dead');
+    // Nothing is opened or moved before it is proved dead, whichever step was tapped first.
+    const isByHand = step.kind !== 'power-on' && step.kind !== 'power-off-and-prove';
+    const isUnproved = isByHand && steps.some((each) => each.kind === 'power-off-and-prove');
+    if (step.kind === 'power-off-and-prove' || isUnproved) setSheet('prove-dead');
     else void at.record(entryOfStep(step));
   };
   const enterReading = () => {
@@ -164,6 +167,7 @@ function OpenBench({ initial, first, system }: BenchProps) {
         state={answer?.state}
         waitingCount={waitingCount}
         sending={sending}
+        isHearing={record.isHearing}
         onMakeSafe={() => setSheet('prove-dead')}
       />
       <main
@@ -183,6 +187,7 @@ function OpenBench({ initial, first, system }: BenchProps) {
                 onStep={takeStep}
                 onChoose={at.choose}
                 onLimits={() => setSheet('limits')}
+                onTrust={at.trust}
                 system={system}
                 crop={
                   probes.length > 0 || named?.around ? (
@@ -274,9 +279,10 @@ function OpenBench({ initial, first, system }: BenchProps) {
                 text={at.text}
                 parsed={at.parsed}
                 ranking={answer.answer.suspects.map((each) => each.repair)}
+                leadOhm={quantity === 'resistance' ? at.meter.leadOhm : undefined}
                 fitsNothing={preview?.fitsNothing ?? false}
                 leadingAfter={leading && { repair: leading[0], probability: leading[1] }}
-                earlier={earlierNeedle(job, check)}
+                earlier={earlierNeedle(family, job, check)}
                 system={system}
                 howTaken={howTaken}
                 onChoose={at.change}
@@ -316,7 +322,13 @@ function OpenBench({ initial, first, system }: BenchProps) {
           </button>
           <span className="text-small text-ink-2">Tap an entry to correct it.</span>
         </div>
-        <Logbook job={job} system={system} direction="sideways" onCorrect={setCorrecting} />
+        <Logbook
+          job={job}
+          judged={answer?.judged}
+          system={system}
+          direction="sideways"
+          onCorrect={setCorrecting}
+        />
       </footer>
 
       <OtherCheckDialog
@@ -324,18 +336,16 @@ function OpenBench({ initial, first, system }: BenchProps) {
         onClose={close}
         onChoose={at.choose}
         limits={{
-          liveWork: job.constraints?.liveWork ?? true,
+          liveWork: liveWorkAllowed(job),
           instruments: job.constraints?.instruments,
         }}
         better={answer?.answer.alternatives ?? []}
       />
       <ProveDeadDialog
+        jobId={job.job.id}
         isOpen={sheet === 'prove-dead'}
         onClose={close}
-        onProved={(entries) => {
-          close();
-          void at.record(...entries);
-        }}
+        onTried={(entries) => void at.record(...entries)}
       />
       {sheet === 'limits' && <LimitsDialog record={record} onClose={close} />}
       {sheet === 'picture' && (
@@ -349,7 +359,13 @@ function OpenBench({ initial, first, system }: BenchProps) {
         />
       )}
       <Dialog title="Logbook" isOpen={sheet === 'logbook'} onClose={close}>
-        <Logbook job={job} system={system} direction="down" onCorrect={setCorrecting} />
+        <Logbook
+          job={job}
+          judged={answer?.judged}
+          system={system}
+          direction="down"
+          onCorrect={setCorrecting}
+        />
       </Dialog>
       <Dialog title="Suspects" isOpen={sheet === 'suspects'} onClose={close}>
         {suspectsPanel}
@@ -366,10 +382,14 @@ function OpenBench({ initial, first, system }: BenchProps) {
       {at.pending && (
         <StepsDialog
           steps={steps}
-          canStayAsItIs={!steps.some((each) => each.kind === 'power-on')}
+          isLive={at.isLive}
           onClose={at.cancelPending}
           onDone={at.finishWithSteps}
           onAsItIs={at.finishAsItIs}
+          onMakeSafe={() => {
+            at.cancelPending();
+            setSheet('prove-dead');
+          }}
         />
       )}
     </div>

@@ -2,9 +2,10 @@
 
 import { useState, type ReactNode } from 'react';
 import type { AccessStep } from '@/core/appliances';
-import type { BenchAnswer, Diagnosis } from '@/core/job-diagnosis';
+import type { BenchAnswer, Diagnosis, SelectedCheck } from '@/core/job-diagnosis';
 import type { UnitSystem } from '@/core/quantities';
 import { useFamily, useWords } from '@/features/record/family-context';
+import { percent } from '@/features/record/words';
 import { Dialog } from '@/ui/dialog';
 import { StepBox } from '@/ui/marks';
 import { ElectricitySign, HotSign, NoResetSign, WarningSign } from '@/ui/signs';
@@ -19,22 +20,33 @@ export interface CheckPanelProps {
   onStep(step: AccessStep): void;
   onChoose(check: string): void;
   onLimits(): void;
+  /** The part is taken without being read on itself. */
+  onTrust(): void;
   readonly crop?: ReactNode;
 }
 
 /** The check at hand: what to do, what it still needs, its caution, and why it comes now. */
 export function CheckPanel(props: CheckPanelProps) {
-  const { check, isProposed, answer, onStep, crop } = props;
+  const { check, isProposed, answer, onStep, onTrust, crop } = props;
   const [isAsking, setAsking] = useState(false);
   const words = useWords();
   const { label, doThis } = useFamily().checks[check]!;
   const { next } = answer.answer;
   const isRepeat = check === next?.check && next.repeat;
-  const { steps, minutes } = answer.selected!;
+  const { steps, minutes, dangers } = answer.selected!;
+  const confirms = check === next?.check ? next.confirms : undefined;
   return (
     <div className="px-4 pt-2.5 pb-2" data-check={check}>
       <div className="flex justify-between text-small text-ink-2">
-        <span>{isRepeat ? 'Take again' : isProposed ? 'Next check' : 'Check chosen by you'}</span>
+        <span>
+          {confirms !== undefined
+            ? 'Before it is fitted'
+            : isRepeat
+              ? 'Take again'
+              : isProposed
+                ? 'Next check'
+                : 'Check chosen by you'}
+        </span>
         <span>about {minutesText(minutes)}</span>
       </div>
       <div className="flex gap-3">
@@ -64,6 +76,15 @@ export function CheckPanel(props: CheckPanelProps) {
         {crop}
       </div>
       <Caution check={check} />
+      <Dangers dangers={dangers} />
+      {confirms !== undefined && (
+        <p className="mt-1.5 border-l-4 border-act pl-3 text-small">
+          {words.suspect(confirms)} was found by what other parts read.{' '}
+          <button type="button" className="link min-h-11" onClick={onTrust}>
+            Take it without reading it
+          </button>
+        </p>
+      )}
       <button
         type="button"
         className="mt-1 flex min-h-11 w-full items-center justify-between gap-3 text-left text-small text-ink-2 lg:min-h-8"
@@ -103,6 +124,30 @@ function whyLine(answer: Diagnosis, check: string): string {
     ? `About ${toVerdict}.`
     : `About ${toVerdict}, ${saved} less than in the usual order.`;
 }
+
+/** What may happen when the power goes on, as far as the readings have not ruled it out. */
+function Dangers({ dangers }: { dangers: SelectedCheck['dangers'] }) {
+  const told = dangers.filter((each) => each.probability >= leastToldDanger);
+  if (told.length === 0) return null;
+  return (
+    <Sign sign={<WarningSign />}>
+      {told
+        .map(
+          (each) => `${dangerWords[each.danger] ?? each.danger} (${percent(each.probability)} %)`,
+        )
+        .join('; ')}
+      . A dead check first can rule it out.
+    </Sign>
+  );
+}
+
+const leastToldDanger = 0.1;
+
+const dangerWords: Readonly<Record<string, string>> = {
+  'trips-again': 'It may trip again',
+  'current-to-earth': 'Current may go to the tank',
+  'shell-live': 'The tank itself may be live',
+};
 
 function Caution({ check }: { check: string }) {
   const { caution } = useFamily().checks[check]!;

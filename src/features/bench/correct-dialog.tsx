@@ -2,9 +2,8 @@
 
 import { useState } from 'react';
 import { v7 as newId } from 'uuid';
-import { valueKeyOf } from '@/core/job-diagnosis';
-import type { Entry, Value } from '@/core/job-file';
-import { parseReading, type UnitSystem } from '@/core/quantities';
+import { quantityOf, type Entry, type Value } from '@/core/job-file';
+import { keyOfQuantity, parseReading, type UnitSystem } from '@/core/quantities';
 import { useFamily, useWords } from '@/features/record/family-context';
 import { clockTime } from '@/features/record/words';
 import type { NewEntry } from '@/features/record/use-job-record';
@@ -38,8 +37,7 @@ export function CorrectDialog({
   const [reason, setReason] = useState<string>(reasons[0]);
   const [problem, setProblem] = useState<string>();
   const check = 'check' in entry && family.isCheckId(entry.check) ? entry.check : undefined;
-  const quantity =
-    entry.kind === 'reading' ? (check ? family.check(check).quantity : entry.quantity) : undefined;
+  const quantity = entry.kind === 'reading' ? quantityOf(entry, family.catalogue) : undefined;
 
   const correct = (replacement: Entry | null) => {
     if (reason.trim() === '') {
@@ -65,9 +63,10 @@ export function CorrectDialog({
       );
       return;
     }
-    const key = check ? valueKeyOf(family, check) : quantity === 'resistance' ? 'ohm' : 'volt';
     const value: Value =
-      parsed.kind === 'over-range' ? { overRange: true } : { [key ?? 'ohm']: parsed.value };
+      parsed.kind === 'over-range'
+        ? { overRange: true }
+        : { [keyOfQuantity(quantity)]: parsed.value };
     correct({ ...entry, id: newId(), value });
   };
 

@@ -2,11 +2,13 @@
 
 import { useState } from 'react';
 import { instrumentKinds } from '@/core/appliances';
-import type { Constraints } from '@/core/job-file';
+import { partReadingSchool, readsPartsFirst } from '@/core/job-diagnosis';
+import { liveWorkAllowed, type Constraints } from '@/core/job-file';
 import { useFamily } from '@/features/record/family-context';
 import type { JobRecord } from '@/features/record/use-job-record';
 import { Choice } from '@/ui/choice';
 import { Dialog } from '@/ui/dialog';
+import { SchoolChoice } from '@/features/record/school-choice';
 
 const instrumentWords: Readonly<Record<string, string>> = {
   multimeter: 'meter',
@@ -21,7 +23,8 @@ export function LimitsDialog({ record, onClose }: { record: JobRecord; onClose()
   const { parameters } = useFamily();
   const [problem, setProblem] = useState<string>();
   const { constraints = {} } = record.job;
-  const { liveWork = true, instruments, order = 'computed', wrongVerdict } = constraints;
+  const { instruments, order = 'computed', wrongVerdict } = constraints;
+  const liveWork = liveWorkAllowed(record.job);
   const usualMinutes = parameters.wrongVerdict.minutes;
   const minutes = Math.round((wrongVerdict?.second ?? usualMinutes * 60) / 60);
   const set = async (change: Constraints) =>
@@ -65,6 +68,17 @@ export function LimitsDialog({ record, onClose }: { record: JobRecord; onClose()
             onChoose: () => void set({ order: 'usual' }),
           },
         ]}
+      />
+      <SchoolChoice
+        chosen={readsPartsFirst(record.job)}
+        onChoose={(readsFirst) =>
+          void set({
+            schools: {
+              ...constraints.schools,
+              [partReadingSchool.id]: readsFirst ? partReadingSchool.on : partReadingSchool.off,
+            },
+          })
+        }
       />
       <Choice
         label="A wrong verdict costs"

@@ -2,16 +2,10 @@
 
 import { useEffect, useRef } from 'react';
 import { familyOfJob } from '@/core/appliances';
-import { goodOf } from '@/core/job-diagnosis';
-import { effectiveEntries, inOrder, walkEntries, type Entry, type JobFile } from '@/core/job-file';
+import type { JudgedLogbook, JudgedResult } from '@/core/job-diagnosis';
+import { effectiveEntries, inOrder, quantityOf, type Entry, type JobFile } from '@/core/job-file';
 import type { UnitSystem } from '@/core/quantities';
-import {
-  clockTime,
-  complaintWords,
-  measuredOf,
-  shownParts,
-  takenWords,
-} from '@/features/record/words';
+import { clockTime, complaintWords, shownParts, takenWords } from '@/features/record/words';
 import { wordsOf } from '@/features/record/family-words';
 import { ReadingRuler } from '@/ui/reading-ruler';
 import { rulerScale } from '@/ui/ruler-scale';
@@ -19,6 +13,8 @@ import { bandOf } from './reading-display';
 
 export interface LogbookProps {
   readonly job: JobFile;
+  /** Each result beside what a good unit shows, as far as it has been worked out. */
+  readonly judged: JudgedLogbook | undefined;
   readonly system: UnitSystem;
   /** Sideways with the newest right at a desk, downwards on a phone. */
   readonly direction: 'sideways' | 'down';
@@ -34,7 +30,7 @@ interface Line {
 }
 
 /** Every entry with its time, as it counts now; a corrected one keeps its old value, struck. */
-export function Logbook({ job, system, direction, onCorrect }: LogbookProps) {
+export function Logbook({ job, judged, system, direction, onCorrect }: LogbookProps) {
   const end = useRef<HTMLLIElement>(null);
   const lines = linesOf(job.entries);
   useEffect(() => {
@@ -66,6 +62,7 @@ export function Logbook({ job, system, direction, onCorrect }: LogbookProps) {
         <LogbookLine
           key={line.entry.id}
           job={job}
+          judged={judged}
           line={line}
           system={system}
           direction={direction}
@@ -94,6 +91,7 @@ function linesOf(entries: readonly Entry[]): Line[] {
 
 function LogbookLine({
   job,
+  judged,
   line,
   system,
   direction,
@@ -138,7 +136,7 @@ function LogbookLine({
           ))}
         {!removed && isReading && (
           <span className="mt-auto block w-[118px] pt-1">
-            <MiniRuler job={job} entry={entry} system={system} />
+            <MiniRuler job={job} entry={entry} judged={judged?.[entry.id]} system={system} />
           </span>
         )}
       </button>
@@ -150,23 +148,18 @@ function LogbookLine({
 export function MiniRuler({
   job,
   entry,
+  judged,
   system,
 }: {
   job: JobFile;
   entry: Entry;
+  judged: JudgedResult | undefined;
   system: UnitSystem;
 }) {
-  if (entry.kind !== 'reading' || !entry.value) return null;
-  const family = familyOfJob(job);
-  const quantity = family.isCheckId(entry.check)
-    ? family.check(entry.check).quantity
-    : entry.quantity;
-  const walked = walkEntries(job.entries, family.catalogue).find(
-    (each) => each.entry.id === entry.id,
-  );
-  const good = walked && goodOf(family, job, entry, walked.before);
-  if (!quantity || !good) return null;
-  const needle = entry.value.overRange ? 'over-range' : measuredOf(entry.value)?.kept;
+  if (entry.kind !== 'reading' || !judged) return null;
+  const quantity = quantityOf(entry, familyOfJob(job).catalogue);
+  if (!quantity) return null;
+  const { good, needle } = judged;
   return (
     <ReadingRuler
       scale={rulerScale(quantity, good.kind === 'range' ? good.nominal : undefined, system)}

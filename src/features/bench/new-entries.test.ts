@@ -83,16 +83,16 @@ describe('the needle of an earlier result', () => {
     });
 
   it('stands at the last one of the same check', () => {
-    expect(earlierNeedle(job({ ohm: 11 }, { ohm: 12.5 }), reading.check)).toEqual(
-      earlierNeedle(job({ ohm: 12.5 }), reading.check),
+    expect(earlierNeedle(family, job({ ohm: 11 }, { ohm: 12.5 }), reading.check)).toEqual(
+      earlierNeedle(family, job({ ohm: 12.5 }), reading.check),
     );
-    expect(earlierNeedle(job({ ohm: 11 }, { ohm: 12.5 }), reading.check)).not.toEqual(
-      earlierNeedle(job({ ohm: 11 }), reading.check),
+    expect(earlierNeedle(family, job({ ohm: 11 }, { ohm: 12.5 }), reading.check)).not.toEqual(
+      earlierNeedle(family, job({ ohm: 11 }), reading.check),
     );
-    expect(earlierNeedle(job({ overRange: true }), reading.check)).toBeDefined();
+    expect(earlierNeedle(family, job({ overRange: true }), reading.check)).toBeDefined();
   });
 
   it('is not there for a check that was never taken', () => {
-    expect(earlierNeedle(job({ ohm: 11 }), 'lower-element-ohms')).toBeUndefined();
+    expect(earlierNeedle(family, job({ ohm: 11 }), 'lower-element-ohms')).toBeUndefined();
   });
 });

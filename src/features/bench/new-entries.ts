@@ -1,7 +1,6 @@
 import type { AccessStep, ApplianceFamily } from '@/core/appliances';
-import { valueKeyOf } from '@/core/job-diagnosis';
 import type { Entry, JobFile, LiftedEnd, Value } from '@/core/job-file';
-import type { ParsedReading } from '@/core/quantities';
+import { keyOfQuantity, numberOf, type ParsedReading } from '@/core/quantities';
 import type { NewEntry } from '@/features/record/use-job-record';
 import { needleOf } from './reading-display';
 
@@ -13,8 +12,10 @@ export function valueOf(
   parsed: ParsedReading,
 ): Value | undefined {
   if (parsed.kind === 'over-range') return { overRange: true };
-  const key = valueKeyOf(family, check);
-  return parsed.kind === 'value' && key ? { [key]: parsed.value } : undefined;
+  const { quantity } = family.check(check);
+  return parsed.kind === 'value' && quantity
+    ? { [keyOfQuantity(quantity)]: parsed.value }
+    : undefined;
 }
 
 /** The entry as it would be made, under an id that no entry has. */
@@ -65,13 +66,13 @@ export function withLifted(entry: NewEntry, lifted: readonly LiftedEnd[]): NewEn
 }
 
 /** The earlier result of a check that is taken again. */
-export function earlierNeedle(job: JobFile, check: string) {
+export function earlierNeedle(family: ApplianceFamily, job: JobFile, check: string) {
   const earlier = job.entries.findLast((each) => each.kind === 'reading' && each.check === check);
-  if (earlier?.kind !== 'reading' || !earlier.value) return undefined;
-  const { overRange, ohm, volt, ampere, celsius } = earlier.value;
-  const kept = ohm ?? volt ?? ampere ?? celsius;
+  const { quantity } = family.check(check);
+  if (earlier?.kind !== 'reading' || !earlier.value || !quantity) return undefined;
+  const kept = numberOf(earlier.value, quantity);
   return needleOf(
-    overRange
+    earlier.value.overRange
       ? { kind: 'over-range' }
       : kept === undefined
         ? undefined

@@ -1,117 +1,167 @@
 'use client';
 
 import { useState } from 'react';
+import { judgeDeadProof, type ActionEntry } from '@/core/job-file';
 import { parseReading } from '@/core/quantities';
 import { useFamily } from '@/features/record/family-context';
+import { useDraft } from '@/features/record/use-draft';
 import type { NewEntry } from '@/features/record/use-job-record';
+import { Choice } from '@/ui/choice';
 import { Dialog } from '@/ui/dialog';
 import { ElectricitySign } from '@/ui/signs';
-import { deadBelowVolt } from '@/core/job-file';
+import { terminalName } from '../record/words';
 
-/** Power off and proved dead: on every leg, with a prover tried on a live point before and after. */
+type ProverTried = NonNullable<ActionEntry['proverTried']>;
+
+const tried: readonly (readonly [ProverTried, string])[] = [
+  ['before-and-after', 'before and after'],
+  ['before', 'only before'],
+  ['not-tried', 'not tried'],
+];
+
+/**
+ * Power off and proved dead: every point that the family names is read by itself, with a prover tried on a live point before
+ * and after. What was read goes into the logbook as it was read, proof or not.
+ */
 export function ProveDeadDialog({
+  jobId,
   isOpen,
   onClose,
-  onProved,
+  onTried,
 }: {
+  jobId: string;
   isOpen: boolean;
   onClose(): void;
-  onProved(entries: NewEntry[]): void;
+  onTried(entries: NewEntry[]): void;
 }) {
-  const { deadPoints: points } = useFamily();
-  const [typed, setTyped] = useState<readonly string[]>(['', '', '']);
-  const [proverTried, setProverTried] = useState(false);
+  const { catalogue, deadPoints } = useFamily();
+  const [kept, keep] = useDraft(`${jobId} prove dead`);
+  const typed = readTyped(kept, deadPoints.length);
+  const [prover, setProver] = useState<ProverTried>();
   const [problem, setProblem] = useState<string>();
+  const type = (index: number, text: string) => {
+    setProblem(undefined);
+    keep(JSON.stringify(typed.map((each, k) => (k === index ? text : each))));
+  };
 
-  const prove = (texts: readonly string[]) => {
-    const parsed = texts.map((each) =>
-      parseReading(each, { quantity: 'voltage-ac', system: 'us' }),
+  const enter = () => {
+    const parsed = typed.map((each) =>
+      each.trim() === ''
+        ? undefined
+        : parseReading(each, { quantity: 'voltage-ac', system: 'metric' }),
     );
-    const volts = parsed.map((each) => (each.kind === 'value' ? each.value : undefined));
-    if (volts.some((each) => each === undefined)) {
-      setProblem('All three readings are needed: across, and each leg.');
-      return;
+    const wrong = parsed.findIndex((each) => each !== undefined && each.kind !== 'value');
+    const found = parsed[wrong];
+    if (found && found.kind !== 'value') {
+      const words = found.kind === 'problem' ? found.message : 'Type the volts as one number.';
+      return setProblem(`${deadPoints[wrong]!.label}: ${words}`);
     }
-    if (volts.some((each) => each! >= deadBelowVolt)) {
-      setProblem(
-        'Not dead. Leave it: find the right breaker, or a second circuit, then prove again.',
-      );
-      return;
+    const points = deadPoints.flatMap(({ between }, k) => {
+      const read = parsed[k];
+      return read?.kind === 'value' ? [{ between: [...between], value: { volt: read.value } }] : [];
+    });
+    const proof = judgeDeadProof({ points, proverTried: prover }, catalogue);
+    // Volts that were found are entered at once; for a proof nothing may be left out.
+    if (proof.kind !== 'live') {
+      const blank = deadPoints.find((_, k) => parsed[k] === undefined);
+      if (blank) return setProblem(`${blank.label} is not read yet. Each point by itself.`);
+      if (prover === undefined) {
+        return setProblem('Was the prover tried on a known live point, before and after?');
+      }
     }
-    if (!proverTried) {
-      setProblem('Try the prover on a known live point before and after, else 0 V proves nothing.');
-      return;
-    }
-    onProved([
+    onTried([
       { kind: 'action', action: 'power-off' },
       {
         kind: 'action',
         action: 'proved-dead',
-        proverTried: 'before-and-after',
-        points: points.map(({ between }, index) => ({
-          between: [...between],
-          value: { volt: volts[index]! },
-        })),
+        points,
+        ...(prover === undefined ? {} : { proverTried: prover }),
       },
     ]);
-    setTyped(['', '', '']);
-    setProverTried(false);
-    setProblem(undefined);
+    keep('');
+    setProver(undefined);
+    setProblem(
+      proof.kind === 'live'
+        ? `${proof.volt} V at ${proof.between.map(terminalName).join(' to ')}: NOT dead. Hands off. Find the right breaker, or a second circuit, then prove again.`
+        : proof.kind === 'incomplete'
+          ? 'Entered, and it proves nothing: a prover that was not tried before and after may be dead itself.'
+          : undefined,
+    );
+    if (proof.kind === 'proved') onClose();
   };
 
   return (
     <Dialog title="Make safe" isOpen={isOpen} onClose={onClose}>
-      <p className="mb-3 flex items-center gap-3">
+      <p className="mb-2 flex items-center gap-3">
         <ElectricitySign />
         <span>
-          Breaker off and held off, then volts on every leg. Every circuit that feeds the unit.
-          Local codes and your licence decide who may do this.
+          Breaker off and held off, every circuit that feeds the unit. What covers the points comes
+          off with the breaker off: touch nothing behind it until every point has read dead. Local
+          codes and your licence decide who may do this.
         </span>
       </p>
-      <label className="flex min-h-11 items-center gap-3 font-medium">
-        <input
-          type="checkbox"
-          className="size-5 accent-(--act)"
-          checked={proverTried}
-          onChange={(event) => setProverTried(event.target.checked)}
-        />
-        Prover tried on a live point before and after
-      </label>
-      <div className="my-2 border-t border-hair">
-        {points.map(({ label }, index) => (
-          <label
+      <Choice
+        label="Prover tried on a known live point"
+        why="0 V from a prover that does not work proves nothing."
+        options={tried.map(([each, label]) => ({
+          label,
+          isChosen: prover === each,
+          onChoose: () => {
+            setProver(each);
+            setProblem(undefined);
+          },
+        }))}
+      />
+      <ul className="my-2 border-t border-hair">
+        {deadPoints.map(({ label }, index) => (
+          <li
             key={label}
-            className="flex items-center justify-between gap-3 border-b border-hair py-1.5"
+            className="flex items-center justify-between gap-2 border-b border-hair py-1.5"
           >
-            {label}
-            <span className="flex items-center gap-2">
-              <input
-                className="field w-24 text-right text-lead font-semibold"
-                inputMode="decimal"
-                value={typed[index]}
-                onChange={(event) =>
-                  setTyped(typed.map((each, k) => (k === index ? event.target.value : each)))
-                }
-              />
-              V
-            </span>
-          </label>
+            <label htmlFor={`dead-point-${index}`} className="min-w-0 flex-1">
+              {label}
+            </label>
+            <button
+              type="button"
+              className="button px-3"
+              aria-label={`${label}: 0 V`}
+              aria-pressed={typed[index] === '0'}
+              onClick={() => type(index, '0')}
+            >
+              0 V
+            </button>
+            <input
+              id={`dead-point-${index}`}
+              className="field w-20 text-right text-lead font-semibold"
+              inputMode="decimal"
+              value={typed[index]}
+              maxLength={12}
+              onChange={(event) => type(index, event.target.value)}
+            />
+            <span aria-hidden="true">V</span>
+          </li>
         ))}
-      </div>
+      </ul>
       {problem && (
         <p role="alert" className="my-2 border-l-4 border-rule pl-3 font-medium">
           {problem}
         </p>
       )}
-      <div className="mt-3 flex flex-wrap gap-3">
-        <button
-          type="button"
-          className="button button-act flex-1"
-          onClick={() => prove(typed.map((each) => each || '0'))}
-        >
-          {typed.every((each) => each === '') ? '0 V on all three: proved dead' : 'Proved dead'}
-        </button>
-      </div>
+      <button type="button" className="button button-act mt-1 min-h-14 w-full" onClick={enter}>
+        Enter what was read
+      </button>
     </Dialog>
   );
+}
+
+/** What the device has kept, for as many points as there are. */
+function readTyped(kept: string, count: number): readonly string[] {
+  const blank = Array.from({ length: count }, () => '');
+  if (kept === '') return blank;
+  try {
+    const texts = JSON.parse(kept) as readonly string[];
+    return blank.map((_, k) => texts[k] ?? '');
+  } catch {
+    return blank;
+  }
 }

@@ -2,7 +2,12 @@
 
 import { useEffect, useRef, type ReactNode } from 'react';
 import type { ExpectedBand } from '@/core/diagnosis';
-import type { Expectation, GoodReading } from '@/core/job-diagnosis';
+import {
+  isGoodResult,
+  withUsualLeads,
+  type Expectation,
+  type GoodReading,
+} from '@/core/job-diagnosis';
 import {
   showValue,
   valueText,
@@ -24,6 +29,8 @@ export interface ReadingDisplayProps {
   readonly parsed: ParsedReading | undefined;
   /** Repairs in order of their present rank, for patterns. */
   readonly ranking: readonly string[];
+  /** What the meter's leads read, on ohms: the ruler and the bands are for usual ones. */
+  readonly leadOhm?: number;
   readonly fitsNothing: boolean;
   readonly leadingAfter?: {
     readonly repair: string;
@@ -51,7 +58,7 @@ export function ReadingDisplay(props: ReadingDisplayProps) {
   const quantity = family.check(expectation.check).quantity ?? 'resistance';
   const { good } = expectation;
   const scale = rulerScale(quantity, good.kind === 'range' ? good.nominal : undefined, system);
-  const needle = needleOf(parsed);
+  const needle = needleOf(asExpected(parsed, props.leadOhm));
   const lanes = lanesOf(props, words);
   const typedNumber = text === 'OL' ? 'OL' : text.replace(/k$/i, '');
   const symbol =
@@ -112,6 +119,7 @@ export function ReadingDisplay(props: ReadingDisplayProps) {
 function Meaning({
   expectation,
   parsed,
+  leadOhm,
   fitsNothing,
   leadingAfter,
   quantity,
@@ -160,7 +168,7 @@ function Meaning({
       </p>
     );
   }
-  if (isInside(expectation.good, parsed)) {
+  if (isInside(expectation.good, asExpected(parsed, leadOhm))) {
     return (
       <p className="text-body text-act lg:text-lead">
         <Tick /> <span className="font-semibold">Inside.</span> As a good one reads.
@@ -184,13 +192,17 @@ function exactText(value: number, quantity: Quantity, system: UnitSystem): strin
   return showValue(value, quantity, system).number.replace('−', '-');
 }
 
-export function isInside(good: GoodReading, parsed: ParsedReading): boolean {
-  if (parsed.kind === 'over-range') return good.kind === 'over-range';
-  if (parsed.kind !== 'value') return false;
-  return good.kind === 'over-range'
-    ? parsed.value > 1e6
-    : good.kind === 'range' && parsed.value >= good.from && parsed.value <= good.to;
-}
+const isInside = (good: GoodReading, parsed: ParsedReading): boolean =>
+  parsed.kind === 'over-range'
+    ? isGoodResult(good, { kind: 'over-range' })
+    : parsed.kind === 'value' && isGoodResult(good, { kind: 'number', value: parsed.value });
+
+/** The typed reading as a meter with usual leads would have shown it. */
+const asExpected = <Parsed extends ParsedReading | undefined>(
+  parsed: Parsed,
+  leadOhm: number | undefined,
+): Parsed =>
+  parsed?.kind === 'value' ? { ...parsed, value: withUsualLeads(parsed.value, leadOhm) } : parsed;
 
 export function needleOf(parsed: ParsedReading | undefined): RulerNeedle | undefined {
   if (parsed?.kind === 'over-range') return 'over-range';

@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import type { JobFile, JobState } from '@/core/job-file';
+import type { JobFile, JobState, ProofEnd } from '@/core/job-file';
 import { familyOfJob } from '@/core/appliances';
 import { wordsOf } from '@/features/record/family-words';
 import { clockTime, plateWords, terminalName } from '@/features/record/words';
@@ -14,11 +14,20 @@ export interface StateBarProps {
   readonly state: JobState | undefined;
   readonly waitingCount: number;
   readonly sending: SendOutcome;
+  /** False while this device does not hear what others do on the job. */
+  readonly isHearing: boolean;
   onMakeSafe(): void;
 }
 
 /** Always on top: which job, how the power stands, what is open and lifted, what has not been sent. */
-export function StateBar({ job, state, waitingCount, sending, onMakeSafe }: StateBarProps) {
+export function StateBar({
+  job,
+  state,
+  waitingCount,
+  sending,
+  isHearing,
+  onMakeSafe,
+}: StateBarProps) {
   const { site, unit, job: head } = job;
   const family = familyOfJob(job);
   const words = wordsOf(family);
@@ -65,6 +74,15 @@ export function StateBar({ job, state, waitingCount, sending, onMakeSafe }: Stat
           </span>
         </div>
       )}
+      {!isHearing && (
+        <div
+          className="flex max-w-40 flex-col justify-center border-l border-hair px-2 text-small leading-tight lg:px-3"
+          role="status"
+        >
+          <span className="font-semibold">No connection</span>
+          <span className="line-clamp-2">what others do is not seen</span>
+        </div>
+      )}
       {waitingCount > 0 && <NotSent count={waitingCount} sending={sending} />}
       <nav
         className="ml-auto flex items-center gap-2 border-l border-hair px-2 lg:px-3"
@@ -108,6 +126,7 @@ function PowerState({
       </div>
     );
   }
+  const why = whyNotProved(state);
   if (state.power === 'off') {
     return (
       <div
@@ -117,6 +136,7 @@ function PowerState({
         <WarningSign />
         <span className="leading-tight">
           <span className="block font-semibold">Off, not proved dead</span>
+          {why && <span className="text-small">{why}</span>}
         </span>
         <button type="button" className="button ml-1" onClick={onMakeSafe}>
           Prove dead
@@ -131,9 +151,17 @@ function PowerState({
     >
       <ElectricitySign />
       <span className="leading-tight">
-        <span className="block font-semibold text-heat">Power ON</span>
+        <span className="block font-semibold text-heat">
+          {state.failedProof?.kind === 'live'
+            ? `NOT dead: ${state.failedProof.volt} V`
+            : 'Power ON'}
+        </span>
         <span className="text-small">
-          {state.power === 'unknown' ? 'until proved dead' : 'live parts'}
+          {state.failedProof?.kind === 'live'
+            ? state.failedProof.between.map(terminalName).join(' to ')
+            : state.power === 'unknown'
+              ? 'until proved dead'
+              : 'live parts'}
         </span>
       </span>
       <button type="button" className="button ml-1 bg-sheet" onClick={onMakeSafe}>
@@ -142,6 +170,23 @@ function PowerState({
     </div>
   );
 }
+
+/** Why a proof is missing, where one was tried or had been there. */
+function whyNotProved({ failedProof, proofEndedBy }: JobState): string | undefined {
+  if (failedProof?.kind === 'incomplete') {
+    return failedProof.missing === 'prover' ? 'prover not tried' : 'points not read';
+  }
+  return proofEndedBy === undefined ? undefined : endings[proofEndedBy];
+}
+
+const endings: Readonly<Record<ProofEnd, string>> = {
+  'power-on': 'it was on since',
+  'live-reading': 'volts or amps since',
+  'power-off': 'switched again since',
+  'failed-proof': 'the last try failed',
+  'other-person': 'proved by another person',
+  left: 'the unit was left since',
+};
 
 function NotSent({ count, sending }: { count: number; sending: SendOutcome }) {
   const isRefused = sending.kind === 'refused';

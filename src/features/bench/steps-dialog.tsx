@@ -8,18 +8,23 @@ import { stepWords } from './step-words';
 /** Asked when a result is entered before its steps were ticked: the state belongs to the reading. */
 export function StepsDialog({
   steps,
-  canStayAsItIs,
+  isLive,
   onClose,
   onDone,
   onAsItIs,
+  onMakeSafe,
 }: {
   steps: readonly AccessStep[];
-  canStayAsItIs: boolean;
+  /** The power is on for the result. */
+  isLive: boolean;
   onClose(): void;
   onDone(): void;
   onAsItIs(): void;
+  onMakeSafe(): void;
 }) {
   const words = useWords();
+  const needsProof = steps.some((each) => each.kind === 'power-off-and-prove');
+  const canStayAsItIs = !isLive || needsProof;
   return (
     <Dialog title="Was this done?" isOpen onClose={onClose}>
       <ul className="mb-4 list-disc pl-5">
@@ -28,12 +33,20 @@ export function StepsDialog({
         ))}
       </ul>
       <div className="flex flex-wrap gap-3">
-        <button type="button" className="button button-act flex-1" onClick={onDone}>
-          Done: enter it
-        </button>
+        {needsProof ? (
+          <button type="button" className="button button-act flex-1" onClick={onMakeSafe}>
+            Not yet: make safe first
+          </button>
+        ) : (
+          <button type="button" className="button button-act flex-1" onClick={onDone}>
+            Done: enter it
+          </button>
+        )}
         {canStayAsItIs && (
           <button type="button" className="button flex-1" onClick={onAsItIs}>
-            No: enter it as read, wires as they are
+            {isLive
+              ? 'It stood open already: enter it as read'
+              : 'No: enter it as read, wires as they are'}
           </button>
         )}
       </div>

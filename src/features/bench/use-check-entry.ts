@@ -3,7 +3,7 @@
 import { useRouter, useSearchParams } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import type { AccessStep, ApplianceFamily } from '@/core/appliances';
-import type { JobFile } from '@/core/job-file';
+import { liveWorkAllowed, type JobFile } from '@/core/job-file';
 import { parseReading, type ParsedReading, type UnitSystem } from '@/core/quantities';
 import { useDraft } from '@/features/record/use-draft';
 import type { JobRecord, NewEntry } from '@/features/record/use-job-record';
@@ -29,7 +29,7 @@ export function useCheckEntry(
   const { answer, isFresh, failure } = useBenchAnswer(job, isReady, chosen ?? begun, first);
   const [problem, setProblem] = useState<string>();
   const [pending, setPending] = useState<NewEntry>();
-  const { meter, set: setMeter } = useMeter(job);
+  const { meter, set: setMeter } = useMeter();
   const [load, setLoad] = useState<Load>();
 
   // The check that stands here is the one that the answer is for: its steps and its bands belong to it.
@@ -65,6 +65,7 @@ export function useCheckEntry(
       return false;
     }
   };
+  const isLive = check !== undefined && family.check(check).state?.power === 'on';
   const finish = async (...entries: NewEntry[]) => {
     setPending(undefined);
     if (!(await record(...entries))) return;
@@ -82,8 +83,7 @@ export function useCheckEntry(
       setProblem(refusal);
       return steps.some((each) => each.kind === 'power-off-and-prove');
     }
-    const open = steps.filter((each) => each.kind !== 'power-off-and-prove');
-    if (open.length > 0) setPending(entry);
+    if (steps.length > 0) setPending(entry);
     else void finish(withState(family, entry, check, answer.state.lifted));
     return false;
   };
@@ -104,6 +104,7 @@ export function useCheckEntry(
     refusal,
     problem,
     pending,
+    isLive,
     aspect: check === undefined ? undefined : takenAspect(family, check),
     meter,
     setMeter,
@@ -131,6 +132,12 @@ export function useCheckEntry(
     skip(reason: SkipReason) {
       if (check !== undefined && isFresh) void finish({ kind: 'skip', check, reason });
     },
+    /** The verdict stands without a reading on the part itself; the logbook says so. */
+    trust() {
+      if (check === undefined || !isFresh) return;
+      const words = 'part taken without being read on itself';
+      void finish({ kind: 'skip', check, reason: 'skipped', words });
+    },
     /** The steps were done after all: they go in before the result. */
     finishWithSteps() {
       if (!pending || check === undefined || !answer) return;
@@ -145,7 +152,9 @@ export function useCheckEntry(
     },
     finishAsItIs() {
       if (!pending || !answer) return;
-      void finish(withLifted(pending, answer.state.lifted));
+      // A live reading was taken behind covers that somebody had taken off, and with the power on.
+      const open = isLive ? steps.filter((each) => each.kind === 'open-cover') : [];
+      void finish(...open.map(entryOfStep), withLifted(pending, answer.state.lifted));
     },
   };
 }
@@ -155,13 +164,15 @@ export type CheckEntry = ReturnType<typeof useCheckEntry>;
 /** Why a result may not be entered yet, in words; undefined where it may. */
 function refusalOf(
   family: ApplianceFamily,
-  { constraints }: JobFile,
+  job: JobFile,
   check: string,
   steps: readonly AccessStep[],
 ): string | undefined {
-  if (!family.isAllowed(check, { liveWork: constraints?.liveWork ?? true })) {
+  if (!family.isAllowed(check, { liveWork: liveWorkAllowed(job) })) {
     return 'This is a live reading, and you have no permission for live work. Choose a dead check.';
   }
+  // A reading with the power on is asked about, not refused: it may have been taken behind a cover that stood open.
+  if (family.check(check).state?.power === 'on') return undefined;
   if (!steps.some((each) => each.kind === 'power-off-and-prove')) return undefined;
   return `${
     family.check(check).quantity === 'resistance'

@@ -28,7 +28,9 @@ export function VerdictPanel({
   const words = useWords();
   const [leading, second] = answer.suspects;
   const href = `/jobs/${job.job.id}/repair`;
-  const isRepaired = state.repairsDone.length > 0;
+  // Once repaired it is proved; unless what was read since says that something else is wrong.
+  const isRepaired =
+    state.repairsDone.length > 0 && (answer.afterRepair?.heldProbability ?? 0) > 0.5;
   const heading = isRepaired
     ? 'Repaired: prove it'
     : answer.decided

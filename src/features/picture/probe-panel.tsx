@@ -2,8 +2,14 @@
 
 import { useState } from 'react';
 import type { PictureSetting, ProbeAnswer } from '@/core/job-diagnosis';
-import type { EntryState, JobFile, JobState, Value } from '@/core/job-file';
-import { parseReading, type UnitSystem } from '@/core/quantities';
+import {
+  liveWorkAllowed,
+  type EntryState,
+  type JobFile,
+  type JobState,
+  type Value,
+} from '@/core/job-file';
+import { keyOfQuantity, parseReading, type UnitSystem } from '@/core/quantities';
 import { BandTable } from '@/features/bench/why-this';
 import { bandOf, goodWords } from '@/features/bench/reading-display';
 import { useFamily } from '@/features/record/family-context';
@@ -35,7 +41,7 @@ export function ProbePanel({
   onEnter(entry: NewEntry): void;
 }) {
   const family = useFamily();
-  const { meter } = useMeter(job);
+  const { meter } = useMeter();
   const [text, setText] = useState('');
   const [problem, setProblem] = useState<string>();
   const [a, b] = probes;
@@ -67,7 +73,7 @@ export function ProbePanel({
     const value: Value =
       parsed.kind === 'over-range'
         ? { overRange: true }
-        : { [quantity === 'resistance' ? 'ohm' : 'volt']: parsed.value };
+        : { [keyOfQuantity(quantity)]: parsed.value };
     onEnter({
       kind: 'reading',
       between: [probePoint(a), probePoint(b)],
@@ -142,12 +148,12 @@ export function ProbePanel({
 
 /** Why a reading may not be entered, in words; undefined where it may. */
 function refusalOf(
-  { constraints }: JobFile,
+  job: JobFile,
   state: JobState | undefined,
   quantity: ProbeAnswer['quantity'],
 ): string | undefined {
   if (quantity === 'voltage-ac') {
-    return (constraints?.liveWork ?? true)
+    return liveWorkAllowed(job)
       ? undefined
       : 'Volts are a live reading, and live work is not allowed on this job. Set the breaker off for ohms.';
   }

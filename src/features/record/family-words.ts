@@ -1,6 +1,12 @@
-import type { ApplianceFamily } from '@/core/appliances';
+import { placeOfUnlisted, type ApplianceFamily } from '@/core/appliances';
 import { callEntryId } from '@/core/job-diagnosis';
-import type { Entry, JobFile, Measured } from '@/core/job-file';
+import {
+  currentEntry,
+  judgeDeadProof,
+  type Entry,
+  type JobFile,
+  type Measured,
+} from '@/core/job-file';
 import { valueText, type UnitSystem } from '@/core/quantities';
 import {
   capital,
@@ -25,6 +31,10 @@ export class FamilyWords {
 
   fault(fault: string): string {
     const { faultWords, conductorWords } = this.family;
+    const place = placeOfUnlisted(fault);
+    if (place !== undefined) {
+      return `a fault without a name at ${conductorWords[place] ?? place.replaceAll('-', ' ')}`;
+    }
     const [part, mode = fault] = fault.split('.') as [string, string?];
     const words = faultWords[fault] ?? faultWords[mode] ?? mode;
     const wire = conductorWords[part];
@@ -116,8 +126,14 @@ export class FamilyWords {
       case 'set-dial':
         return `${capital(entry.dial ?? '')} dial ${entry.to ?? ''}`;
       default:
-        return actionWords[entry.action] ?? entry.action;
+        return entry.action === 'proved-dead' && !this.isProof(entry)
+          ? 'Tried dead: not proved'
+          : (actionWords[entry.action] ?? entry.action);
     }
+  }
+
+  private isProof(entry: Extract<Entry, { kind: 'action' }>): boolean {
+    return judgeDeadProof(entry, this.family.catalogue).kind === 'proved';
   }
 
   /** What an entry says, as one short text. */
@@ -161,11 +177,8 @@ export function wordsOf(family: ApplianceFamily): FamilyWords {
 }
 
 function findEntry(job: JobFile, id: string): Entry | undefined {
-  const correction = job.entries.findLast(
-    (each) => each.kind === 'correction' && each.replaces === id,
-  );
-  if (correction?.kind === 'correction' && correction.entry) return correction.entry;
-  return job.entries.find((each) => each.id === id);
+  const entry = job.entries.find((each) => each.id === id);
+  return entry && (currentEntry(job.entries, entry) ?? entry);
 }
 
 const actionWords: Readonly<Record<string, string>> = {
@@ -177,16 +190,17 @@ const actionWords: Readonly<Record<string, string>> = {
   wait: 'Waited',
   drain: 'Drained',
   fill: 'Filled',
+  leave: 'Left the unit',
 };
 
 const skipWords = { cannot: 'cannot reach', skipped: 'skipped', 'not-sure': 'not sure' } as const;
 
 function provedWords({ points }: Extract<Entry, { kind: 'action' }>): string {
   if (!points || points.length === 0) return '';
-  const volts = points.map((each) => each.value?.volt ?? 0);
-  return volts.every((each) => each === 0)
-    ? `0 V × ${volts.length}`
-    : volts.map((each) => `${each} V`).join(', ');
+  const read = points.map(({ value }) =>
+    value.volt === undefined ? 'no volts' : `${value.volt} V`,
+  );
+  return read.every((each) => each === '0 V') ? `0 V × ${read.length}` : read.join(', ');
 }
 
 function settingWords(value: Measured | string | boolean, system: UnitSystem): string {

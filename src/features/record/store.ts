@@ -1,4 +1,4 @@
-import Dexie, { type EntityTable } from 'dexie';
+import Dexie, { liveQuery, type EntityTable } from 'dexie';
 import type { Entry } from '@/core/job-file';
 
 /** An entry on this device: kept until the server has it, and marked where it would not take it. */
@@ -50,6 +50,19 @@ export async function keepEntries(jobId: string, added: readonly Entry[]): Promi
 export async function keptEntries(jobId: string): Promise<KeptEntry[]> {
   const kept = await deviceStore().entries.where('jobId').equals(jobId).toArray();
   return kept.sort((one, other) => one.order - other.order);
+}
+
+/**
+ * Tells what is kept for a job, at once and whenever that changes, in whichever tab of this browser.
+ * @returns what ends it.
+ */
+export function watchKept(
+  jobId: string,
+  tell: (kept: KeptEntry[]) => void,
+  onFailure: () => void,
+): () => void {
+  const watching = liveQuery(() => keptEntries(jobId)).subscribe({ next: tell, error: onFailure });
+  return () => watching.unsubscribe();
 }
 
 export async function readDraft(key: string): Promise<string> {

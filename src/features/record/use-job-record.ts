@@ -3,9 +3,12 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { v7 as newId } from 'uuid';
 import type { Constraints, Entry, JobFile } from '@/core/job-file';
+import { mergeEntries, stampAfter } from './merge-entries';
 import { sendWaiting, type SendOutcome } from './send';
-import { keepEntries, keptEntries } from './store';
+import { keepEntries, keptEntries, watchKept } from './store';
+import { usePresentTechnician } from './technician-context';
 import { useConstraints } from './use-constraints';
+import { useReceived } from './use-received';
 
 /** An entry before it has its id and time. */
 export type NewEntry = Entry extends infer Each
@@ -23,6 +26,8 @@ export interface JobRecord {
   readonly cameWithMore: boolean;
   readonly waitingCount: number;
   readonly sending: SendOutcome;
+  /** False while this device does not hear what others do on the job. */
+  readonly isHearing: boolean;
   /** Keeps the entries on this device, then sends. Rejects where the device itself cannot keep them. */
   append(...added: NewEntry[]): Promise<void>;
   /** Sets what the technician may and can do; gives the reason where it was refused. */
@@ -34,6 +39,8 @@ const retryMilliseconds = 4000;
 /** A job's logbook as this device has it: its own store first, the server after. */
 export function useJobRecord(initial: JobFile): JobRecord {
   const jobId = initial.job.id;
+  const technician = usePresentTechnician();
+  const { entries: received, isHearing } = useReceived(jobId, initial.entries.length);
   const { constraints, set: constrain } = useConstraints(initial);
   const [own, setOwn] = useState<readonly Entry[]>([]);
   const [isReady, setReady] = useState(false);
@@ -61,20 +68,24 @@ export function useJobRecord(initial: JobFile): JobRecord {
     }
   }, [jobId]);
 
+  // Also told of what another tab of this browser writes, without the server.
   useEffect(() => {
-    let isGone = false;
-    void keptEntries(jobId).then((kept) => {
-      if (isGone) return;
-      const entries = kept.filter((each) => each.state !== 'refused').map((each) => each.entry);
-      setOwn(entries);
-      setCame(entries);
-      setWaitingCount(kept.filter((each) => each.state !== 'sent').length);
-      setReady(true);
-      void send();
-    });
-    return () => {
-      isGone = true;
-    };
+    let isFirst = true;
+    return watchKept(
+      jobId,
+      (kept) => {
+        const entries = kept.filter((each) => each.state !== 'refused').map((each) => each.entry);
+        setOwn(entries);
+        setWaitingCount(kept.filter((each) => each.state !== 'sent').length);
+        if (!isFirst) return;
+        isFirst = false;
+        setCame(entries);
+        setReady(true);
+        void send();
+      },
+      // Without a store of its own the device works on what the server has.
+      () => setReady(true),
+    );
   }, [jobId, send]);
 
   useEffect(() => {
@@ -88,11 +99,20 @@ export function useJobRecord(initial: JobFile): JobRecord {
     };
   }, [sending.kind, send]);
 
+  const entries = useMemo(
+    () => mergeEntries([initial.entries, received], own),
+    [initial.entries, received, own],
+  );
+  const latest = useRef(entries);
+  useEffect(() => {
+    latest.current = entries;
+  });
+
   const append = useCallback(
     async (...added: NewEntry[]) => {
-      const by = initial.people?.[0]?.id;
-      const start = Date.now();
-      const entries = added.map(
+      const by = technician.id;
+      const start = stampAfter(latest.current, Date.now());
+      const made = added.map(
         (each, index) =>
           ({
             ...each,
@@ -101,24 +121,20 @@ export function useJobRecord(initial: JobFile): JobRecord {
             by,
           }) as Entry,
       );
-      await keepEntries(jobId, entries);
-      setOwn((before) => [...before, ...entries]);
-      setWaitingCount((before) => before + entries.length);
+      latest.current = [...latest.current, ...made];
+      await keepEntries(jobId, made);
+      setOwn((before) => [...before, ...made.filter(({ id }) => before.every((e) => e.id !== id))]);
       void send();
     },
-    [initial.people, jobId, send],
+    [technician.id, jobId, send],
   );
 
   const known = useMemo(() => new Set(initial.entries.map((each) => each.id)), [initial]);
   const cameWithMore = came.some((each) => !known.has(each.id));
   const job = useMemo(
-    () => ({
-      ...initial,
-      constraints,
-      entries: [...initial.entries, ...own.filter((each) => !known.has(each.id))],
-    }),
-    [initial, own, constraints, known],
+    () => ({ ...initial, constraints, entries: [...entries] }),
+    [initial, constraints, entries],
   );
 
-  return { job, isReady, cameWithMore, waitingCount, sending, append, constrain };
+  return { job, isReady, cameWithMore, waitingCount, sending, isHearing, append, constrain };
 }

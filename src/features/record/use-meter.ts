@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo } from 'react';
-import type { JobFile } from '@/core/job-file';
+import { usePresentTechnician } from './technician-context';
 import { useDraft } from './use-draft';
 
 /** What is known of the meter in use: it belongs to every reading that is taken with it. */
@@ -13,12 +13,13 @@ export interface Meter {
 }
 
 /** The technician's meter, as last set on this device. */
-export function useMeter({ instruments }: Pick<JobFile, 'instruments'>): {
+export function useMeter(): {
   readonly meter: Meter;
   set(change: Meter): void;
 } {
-  const [text, setText] = useDraft('meter');
-  const stored = instruments?.find((each) => each.kind === 'multimeter')?.leads?.ohm;
+  const { id, instruments } = usePresentTechnician();
+  const [text, setText] = useDraft(`meter ${id}`);
+  const stored = instruments.find((each) => each.kind === 'multimeter')?.leads?.ohm;
   const own = useMemo(() => readMeter(text), [text]);
   return {
     meter: { leadOhm: stored, ...own },

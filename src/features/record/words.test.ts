@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { emptyJob, stamp } from '../../../tests/plates';
+import { emptyJob, provedDead, stamp } from '../../../tests/plates';
 import { families } from '@/core/appliances';
 import { electricStorageTwoElement } from '@/core/appliances/electric-storage-two-element';
 import type { Entry } from '@/core/job-file';
@@ -68,11 +68,12 @@ describe('words of the trade', () => {
       entry({
         kind: 'action',
         action: 'proved-dead',
-        points: [{ between: ['limit.1', 'tank'], value: { volt: 0 } }],
+        points: [{ between: ['limit.1', 'tank'], value: { volt: 118 } }],
       }),
-      'Proved dead',
-      '0 V × 1',
+      'Tried dead: not proved',
+      '118 V',
     ],
+    [entry(provedDead(electricStorageTwoElement)), 'Proved dead', '0 V × 3'],
     [entry({ kind: 'action', action: 'replace', repair: 'flush' }), 'Done: Flush the tank', ''],
     [
       entry({ kind: 'setting', setting: 'upper-dial', as: 'left', value: { celsius: 50 } }),

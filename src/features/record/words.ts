@@ -1,6 +1,6 @@
 import { familyOf } from '@/core/appliances';
 import type { Entry, JobFile, Measured, Value } from '@/core/job-file';
-import { showValue, type Quantity, type UnitSystem } from '@/core/quantities';
+import { numberOf, quantities, showValue, type Quantity, type UnitSystem } from '@/core/quantities';
 
 /** Words of the trade that are the same for every family. */
 
@@ -36,23 +36,11 @@ export const statusWords: Readonly<Record<string, string>> = {
   'closed-not-repaired': 'Closed, not repaired',
 };
 
-const quantityOfKey = {
-  ohm: 'resistance',
-  volt: 'voltage-ac',
-  ampere: 'current-ac',
-  watt: 'power',
-  celsius: 'temperature',
-  kelvin: 'temperature-difference',
-  litre: 'volume',
-  litrePerMinute: 'flow',
-  pascal: 'pressure',
-} as const satisfies Partial<Record<keyof Value, Quantity>>;
-
 export function measuredOf(
   value: Value | Measured,
 ): { quantity: Quantity; kept: number } | undefined {
-  for (const [key, quantity] of Object.entries(quantityOfKey)) {
-    const kept = value[key as keyof typeof quantityOfKey];
+  for (const quantity of quantities) {
+    const kept = numberOf(value, quantity);
     if (kept !== undefined) return { quantity, kept };
   }
   return undefined;

@@ -3,11 +3,12 @@
 import Link from 'next/link';
 import { useState } from 'react';
 import { familyOfJob } from '@/core/appliances';
-import { proofOf } from '@/core/job-diagnosis';
-import type { JobFile, JobState } from '@/core/job-file';
+import { closingProblem, type BenchAnswer } from '@/core/job-diagnosis';
+import type { JobFile } from '@/core/job-file';
 import { heatUp } from '@/core/thermal/heating-time';
 import type { JobRecord } from '@/features/record/use-job-record';
 import { useDraft } from '@/features/record/use-draft';
+import { longDate } from '@/features/record/words';
 import { Tick } from '@/ui/marks';
 
 /** The proof that is still to come, with the times that this plate and tank need from cold. */
@@ -24,37 +25,36 @@ function nextProof(job: JobFile): string {
   return `See it ${changeover}shut off, about ${hours} h from cold: leave a logger, or call back.`;
 }
 
-/** Closed as repaired takes a proving reading that is right, or a stated reason why there is none. */
-export function Closing({ record, state }: { record: JobRecord; state: JobState }) {
+type Closed = 'closed-repaired' | 'closed-not-repaired' | 'waiting-for-part';
+
+/**
+ * Closed as repaired takes a proving reading that is right and none that is wrong, or a stated reason. What ends the trouble
+ * and may leave its cause is closed with the day on which somebody looks again.
+ */
+export function Closing({ record, answer }: { record: JobRecord; answer: BenchAnswer }) {
   const { job, append } = record;
+  const { state, proof, recheck } = answer;
   const [reason, setReason] = useDraft(`${job.job.id} closing reason`);
   const [problem, setProblem] = useState<string>();
+  const [askedOn] = useState(() => Date.now());
   const isClosed = state.status?.status.startsWith('closed') ?? false;
   const isRepaired = state.repairsDone.length > 0;
-  const isProved = isRepaired && proofOf(job).some((each) => each.good);
+  const recheckBy = recheck && new Date(askedOn + recheck.days * 86_400_000).toISOString();
 
-  const close = (status: 'closed-repaired' | 'closed-not-repaired' | 'waiting-for-part') => {
-    const needsReason = status !== 'closed-repaired' || !isProved;
-    if (state.lifted.length > 0 && status !== 'waiting-for-part') {
-      setProblem(
-        `${state.lifted.length} wires are still lifted. Put them back, or note why, before closing.`,
-      );
-      return;
-    }
-    if (needsReason && reason.trim() === '') {
-      setProblem(
-        status === 'closed-repaired'
-          ? 'No proving reading is right yet. Take one, or say here why the job is closed without it.'
-          : 'Say why, in a few words: the next one to come reads it.',
-      );
-      return;
-    }
+  const close = (status: Closed) => {
+    const given = reason.trim();
+    const problem = closingProblem(
+      { state, proof },
+      { status, ...(given ? { reason: given } : {}) },
+    );
+    if (problem) return setProblem(problem);
     setProblem(undefined);
     void append({
       kind: 'status',
       status,
-      ...(reason.trim() ? { reason: reason.trim() } : {}),
+      ...(given ? { reason: given } : {}),
       ...(status === 'closed-repaired' ? { next: nextProof(job) } : {}),
+      ...(status !== 'waiting-for-part' && recheckBy ? { recheckBy } : {}),
     });
     setReason('');
   };
@@ -67,6 +67,11 @@ export function Closing({ record, state }: { record: JobRecord; state: JobState 
           {state.status?.status === 'closed-repaired' ? 'Closed, repaired' : 'Closed, not repaired'}
         </p>
         {state.status?.reason && <p>{state.status.reason}</p>}
+        {state.status?.recheckBy && (
+          <p className="font-medium">
+            Look again by {longDate(state.status.recheckBy, job.job.timeZone)}.
+          </p>
+        )}
         <Link
           href={`/jobs/${job.job.id}/report`}
           className="button button-act mt-3 min-h-14 w-full text-lead"
@@ -87,6 +92,12 @@ export function Closing({ record, state }: { record: JobRecord; state: JobState 
           onChange={(event) => setReason(event.target.value)}
         />
       </label>
+      {recheck && recheckBy && (
+        <p className="mt-3 border-l-4 border-rule pl-3">
+          {recheck.why} It is closed with a look again by{' '}
+          <strong className="font-semibold">{longDate(recheckBy, job.job.timeZone)}</strong>.
+        </p>
+      )}
       {problem && (
         <p role="alert" className="mt-2 border-l-4 border-rule pl-3 font-medium">
           {problem}
@@ -99,7 +110,7 @@ export function Closing({ record, state }: { record: JobRecord; state: JobState 
             className="button button-act min-h-14 text-lead"
             onClick={() => close('closed-repaired')}
           >
-            {isProved ? 'Close: repaired and proved' : 'Close as repaired'}
+            {proof.verdict === 'proved' ? 'Close: repaired and proved' : 'Close as repaired'}
           </button>
         )}
         <div className="grid grid-cols-2 gap-2">

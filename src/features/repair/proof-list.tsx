@@ -1,25 +1,30 @@
-'use client';
-
 import Link from 'next/link';
-import { familyOfJob } from '@/core/appliances';
-import { goodOf, proofOf, type ProofItem } from '@/core/job-diagnosis';
-import { walkEntries, type JobFile } from '@/core/job-file';
+import type { BenchAnswer, JudgedResult, ProofItem } from '@/core/job-diagnosis';
+import type { Entry, JobFile } from '@/core/job-file';
 import { showValue, valueText, type UnitSystem } from '@/core/quantities';
 import { MiniRuler } from '@/features/bench/logbook';
-import type { JobRecord } from '@/features/record/use-job-record';
-import { useWords } from '@/features/record/family-context';
+import { useFamily, useWords } from '@/features/record/family-context';
 import { CrossedBox, StepBox, Tick } from '@/ui/marks';
 
-/** The checks that must now be right, with what each gave since the repair. */
-export function ProofList({ record, system }: { record: JobRecord; system: UnitSystem }) {
-  const { job } = record;
-  const items = proofOf(job);
+/** The checks that must now be right, with what each gave since the repair, and what speaks against it. */
+export function ProofList({
+  job,
+  answer,
+  system,
+}: {
+  job: JobFile;
+  answer: BenchAnswer;
+  system: UnitSystem;
+}) {
+  const { proof, judged } = answer;
   const words = useWords();
+  const listed = new Set(proof.items.map((each) => each.entry?.id));
+  const others = proof.bad.filter((each) => !listed.has(each.id));
   return (
     <>
-      <p>One of these must now be right. Each opens on the bench.</p>
+      <p>One of these must now be right, and none of them wrong. Each opens on the bench.</p>
       <ul className="my-2">
-        {items.map((item) => (
+        {proof.items.map((item) => (
           <li key={item.check} className="border-b border-hair">
             <Link
               href={`/jobs/${job.job.id}?check=${item.check}`}
@@ -27,36 +32,83 @@ export function ProofList({ record, system }: { record: JobRecord; system: UnitS
             >
               <span className="min-w-0 flex-1 leading-tight">
                 <span className="link">{words.check(item.check)}</span>
-                <ProofBand job={job} item={item} system={system} />
+                <ProofBand item={item} judged={judged[item.entry?.id ?? '']} system={system} />
               </span>
-              {item.entry && (
-                <>
-                  <span className="w-24 shrink-0">
-                    <MiniRuler job={job} entry={item.entry} system={system} />
-                  </span>
-                  <span className="text-lead font-semibold text-act">
-                    {words.result(item.entry, system)}
-                  </span>
-                  {item.good ? <Tick /> : <CrossedBox />}
-                  <span className="sr-only">{item.good ? 'good' : 'not good'}</span>
-                </>
+              {item.entry ? (
+                <Given
+                  job={job}
+                  entry={item.entry}
+                  judged={judged[item.entry.id]}
+                  isGood={item.good ?? false}
+                  system={system}
+                />
+              ) : (
+                <StepBox done={false} />
               )}
-              {!item.entry && <StepBox done={false} />}
             </Link>
           </li>
         ))}
       </ul>
+      {others.length > 0 && (
+        <>
+          <h3 className="font-semibold">Since the repair, and not as a good unit reads</h3>
+          <ul className="mb-2">
+            {others.map((entry) => (
+              <li key={entry.id} className="flex items-center gap-3 border-b border-hair py-1.5">
+                <span className="min-w-0 flex-1 leading-tight">{words.title(entry)}</span>
+                <Given
+                  job={job}
+                  entry={entry}
+                  judged={judged[entry.id]}
+                  isGood={false}
+                  system={system}
+                />
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
     </>
   );
 }
 
-function ProofBand({ job, item, system }: { job: JobFile; item: ProofItem; system: UnitSystem }) {
-  const family = familyOfJob(job);
-  const { quantity } = family.check(item.check);
-  const walked =
-    item.entry &&
-    walkEntries(job.entries, family.catalogue).find((each) => each.entry.id === item.entry!.id);
-  const good = walked && goodOf(family, job, walked.entry, walked.before);
+function Given({
+  job,
+  entry,
+  judged,
+  isGood,
+  system,
+}: {
+  job: JobFile;
+  entry: Entry;
+  judged: JudgedResult | undefined;
+  isGood: boolean;
+  system: UnitSystem;
+}) {
+  const words = useWords();
+  return (
+    <>
+      <span className="w-24 shrink-0">
+        <MiniRuler job={job} entry={entry} judged={judged} system={system} />
+      </span>
+      <span className="text-lead font-semibold text-act">{words.result(entry, system)}</span>
+      {isGood ? <Tick /> : <CrossedBox />}
+      <span className="sr-only">{isGood ? 'good' : 'not good'}</span>
+    </>
+  );
+}
+
+function ProofBand({
+  item,
+  judged,
+  system,
+}: {
+  item: ProofItem;
+  judged: JudgedResult | undefined;
+  system: UnitSystem;
+}) {
+  const { quantity } = useFamily().check(item.check);
+  const good = judged?.good;
   if (!quantity || good?.kind !== 'range') return null;
   return (
     <span className="block text-small text-ink-2">

@@ -17,7 +17,8 @@ export function RepairSteps({ record, answer, repair }: StageProps & { repair: s
   const { state } = answer;
   const details = useFamily().repairs[repair]!;
   const words = useWords();
-  const isDone = state.repairsDone.includes(repair);
+  // Done is what has been done for this verdict: the same part may be needed again.
+  const isDone = state.verdict === undefined && state.repairsDone.includes(repair);
   const needsDead = details.wires.length > 0;
   const isBlocked = needsDead && !state.provedDeadAt && !isDone;
   const stillLifted = state.lifted;

@@ -31,6 +31,7 @@ export function RepairPage({ initial, system }: { initial: JobFile; system: Unit
           state={answer?.state}
           waitingCount={waitingCount}
           sending={sending}
+          isHearing={record.isHearing}
           onMakeSafe={() => setProving(true)}
         />
         {answer ? (
@@ -42,11 +43,9 @@ export function RepairPage({ initial, system }: { initial: JobFile; system: Unit
         )}
         <ProveDeadDialog
           isOpen={isProving}
+          jobId={job.job.id}
           onClose={() => setProving(false)}
-          onProved={(entries) => {
-            setProving(false);
-            void append(...entries);
-          }}
+          onTried={(entries) => void append(...entries)}
         />
       </div>
     </JobFamily>
@@ -58,20 +57,17 @@ function Stages(props: StageProps) {
   const { state } = answer;
   const { repairs } = useFamily();
   const last = state.repairsDone.at(-1);
-  const repair = last ?? state.verdict?.repair;
+  // The verdict at hand comes before the repair that is done: there is a second, and a third, as often as needed.
+  const repair = state.verdict?.repair ?? last;
   const isClosed = state.status?.status.startsWith('closed') ?? false;
   return (
     <main className="mx-auto grid w-full max-w-[1280px] flex-1 lg:grid-cols-3">
-      <Section number="1" title="Verdict" isNow={!state.verdict}>
+      <Section number="1" title="Verdict" isNow={!state.verdict && last === undefined}>
         <VerdictSection {...props} />
       </Section>
-      <Section
-        number="2"
-        title="Repair"
-        isNow={state.verdict !== undefined && state.repairsDone.length === 0}
-      >
-        {repair !== undefined && repair in repairs ? (
-          <RepairSteps {...props} repair={repair} />
+      <Section number="2" title="Repair" isNow={state.verdict !== undefined}>
+        {repair !== undefined && Object.hasOwn(repairs, repair) ? (
+          <RepairSteps key={`${repair} ${state.repairsDone.length}`} {...props} repair={repair} />
         ) : (
           <p className="text-ink-2">
             Act on a verdict first. The repair, its parts and its cautions follow from it.
@@ -81,13 +77,13 @@ function Stages(props: StageProps) {
       <Section
         number="3"
         title="Proof, settings, closing"
-        isNow={state.repairsDone.length > 0 && !isClosed}
+        isNow={last !== undefined && !state.verdict && !isClosed}
       >
-        {last !== undefined && last in repairs && (
-          <ProofList record={record} system={props.system} />
+        {last !== undefined && Object.hasOwn(repairs, last) && (
+          <ProofList job={record.job} answer={answer} system={props.system} />
         )}
         <SettingsFields record={record} state={state} system={props.system} />
-        <Closing record={record} state={state} />
+        <Closing record={record} answer={answer} />
       </Section>
     </main>
   );

@@ -6,22 +6,25 @@ import { engineVersion } from '@/core/job-diagnosis';
 import { useFamily, useWords } from '@/features/record/family-context';
 import { percent } from '@/features/record/words';
 import { VerdictReasons } from '@/features/bench/verdict-reasons';
+import { Tick } from '@/ui/marks';
 import type { StageProps } from './stage-props';
 
 /** The verdict with its reasons, and the decision to act on it: stored with what it was worked out by. */
 export function VerdictSection({ record, answer, system }: StageProps) {
   const { parameterHash } = useFamily();
   const words = useWords();
-  const { suspects, decided } = answer.answer;
-  const { verdict } = answer.state;
+  const { suspects, decided, afterRepair } = answer.answer;
+  const { verdict, rounds } = answer.state;
   const [other, setOther] = useState<string>();
   const stored = verdict?.suspects;
   const shown = (stored ?? suspects).filter((each, index) => index < 3 && each.probability > 0.003);
+  const hasHeld = !verdict && (afterRepair?.heldProbability ?? 0) > 0.5;
   const first = shown[0];
   const chosen = other ?? first?.repair;
 
   const act = () => {
     if (!chosen) return;
+    setOther(undefined);
     void record.append({
       kind: 'verdict',
       engine: engineVersion,
@@ -41,8 +44,22 @@ export function VerdictSection({ record, answer, system }: StageProps) {
   if (!first) return null;
   return (
     <>
+      <DoneRounds rounds={rounds} />
+      {hasHeld && (
+        <p className="mb-3">
+          After the repair the unit is good with{' '}
+          <strong className="font-semibold">{percent(afterRepair!.heldProbability)} %</strong>:
+          prove it. If it is not, act on what stands below.
+        </p>
+      )}
       <p className="text-small text-ink-2">
-        {verdict ? 'Acted on' : decided ? 'Enough to repair on' : 'Not yet enough to repair on'}
+        {verdict
+          ? 'Acted on'
+          : rounds.length > 0
+            ? 'What may still be wrong'
+            : decided
+              ? 'Enough to repair on'
+              : 'Not yet enough to repair on'}
       </p>
       <p className="flex items-end justify-between gap-3">
         <span className="text-title leading-tight font-semibold">
@@ -110,5 +127,20 @@ export function VerdictSection({ record, answer, system }: StageProps) {
         </div>
       )}
     </>
+  );
+}
+
+/** Repairs that are done, in their order: what is shown below is what may be wrong after them. */
+function DoneRounds({ rounds }: { rounds: StageProps['answer']['state']['rounds'] }) {
+  const words = useWords();
+  if (rounds.length === 0) return null;
+  return (
+    <ol className="mb-3 border-b border-hair pb-2" aria-label="Repairs done">
+      {rounds.map((each, index) => (
+        <li key={index} className="flex items-center gap-2">
+          <Tick /> {words.order(each.repair)}: done
+        </li>
+      ))}
+    </ol>
   );
 }

@@ -1,5 +1,5 @@
 import { familyOfJob } from '@/core/appliances';
-import { pictureOf, type OpenDiagnosis } from '@/core/job-diagnosis';
+import { pictureOf, type AnsweredDiagnosis } from '@/core/job-diagnosis';
 import type { JobFile } from '@/core/job-file';
 import { coloursOf, wattsOf } from '@/features/picture/picture-facts';
 import { WiringPicture } from '@/ui/wiring-picture';
@@ -11,7 +11,7 @@ export function ReportPicture({
   repair,
 }: {
   job: JobFile;
-  open: OpenDiagnosis;
+  open: AnsweredDiagnosis;
   repair: string | undefined;
 }) {
   const family = familyOfJob(job);

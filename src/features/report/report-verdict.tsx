@@ -1,6 +1,13 @@
 import { familyOfJob } from '@/core/appliances';
-import { proofOf, type OpenDiagnosis } from '@/core/job-diagnosis';
-import type { JobFile, JobState } from '@/core/job-file';
+import {
+  carryingResults,
+  isTakenUnread,
+  proofOf,
+  type AnsweredDiagnosis,
+  type CarriedSuspect,
+  type RepairProof,
+} from '@/core/job-diagnosis';
+import { lastVerdict, type JobFile, type JobState } from '@/core/job-file';
 import type { UnitSystem } from '@/core/quantities';
 import { wordsOf, type FamilyWords } from '@/features/record/family-words';
 import { percent } from '@/features/record/words';
@@ -13,20 +20,19 @@ export function ReportVerdict({
   system,
 }: {
   job: JobFile;
-  open: OpenDiagnosis;
+  open: AnsweredDiagnosis;
   system: UnitSystem;
 }) {
   const words = wordsOf(familyOfJob(job));
   const { state, answer } = open;
   // A report prints the verdict that was acted on, as it was then.
-  const suspects: readonly ShownSuspect[] = state.verdict?.suspects ?? answer.suspects;
-  const chosen = suspects.find((each) => each.repair === state.verdict?.repair) ?? suspects[0];
+  const verdict = lastVerdict(state);
+  const suspects: readonly ShownSuspect[] = verdict?.suspects ?? answer.suspects;
+  const chosen = suspects.find((each) => each.repair === verdict?.repair) ?? suspects[0];
   if (!chosen) return null;
   const others = suspects.filter((each) => each !== chosen && each.probability > 0.003).slice(0, 2);
-  const telling = [...(chosen.why ?? [])]
-    .filter((each) => each.decibans > 1)
-    .sort((one, other) => other.decibans - one.decibans)
-    .slice(0, 3);
+  const telling = carryingResults(open, chosen);
+  const earlier = state.rounds.slice(0, state.verdict ? undefined : -1);
   return (
     <section
       className="flex flex-wrap gap-x-6 gap-y-3 border-b border-hair py-3 sm:flex-nowrap print:flex-nowrap"
@@ -34,11 +40,21 @@ export function ReportVerdict({
     >
       <div className="min-w-60 flex-1">
         <h2 id="report-verdict" className="text-title leading-tight font-semibold text-balance">
-          {headline(words, job, state, chosen, answer.decided)}
+          {headline(words, state, chosen, answer.decided, proofOf(open, job))}
         </h2>
         {telling.length > 0 && (
           <p className="mt-1">
-            Because: {telling.map((each) => words.evidence(job, each.entry, system)).join('; ')}.
+            Because: {telling.map((each) => words.evidence(job, each, system)).join('; ')}.
+          </p>
+        )}
+        {verdict && isTakenUnread(open, verdict) && (
+          <p className="mt-1">
+            Taken by what other parts read: nothing was read on the part itself.
+          </p>
+        )}
+        {earlier.length > 0 && (
+          <p className="mt-1">
+            Before it: {earlier.map((each) => words.order(each.repair).toLowerCase()).join(', ')}.
           </p>
         )}
       </div>
@@ -67,19 +83,16 @@ export function ReportVerdict({
   );
 }
 
-interface ShownSuspect {
-  readonly repair: string;
+interface ShownSuspect extends CarriedSuspect {
   readonly probability: number;
-  readonly faults?: readonly { readonly id: string; readonly probability: number }[];
-  readonly why?: readonly { readonly entry: string; readonly decibans: number }[];
 }
 
 function headline(
   words: FamilyWords,
-  job: JobFile,
   state: JobState,
   chosen: ShownSuspect,
   decided: boolean,
+  proof: RepairProof,
 ): string {
   const fault = chosen.faults?.[0];
   const found = `${words.suspect(chosen.repair)}${fault ? `: ${words.fault(fault.id)}` : ''}.`;
@@ -91,6 +104,12 @@ function headline(
       ? found
       : `Not decided yet. Most likely: ${found.toLowerCase()}`;
   }
-  const held = proofOf(job).some((each) => each.good);
-  return `${found} ${held ? 'Repaired, and the repair held.' : 'Repaired, not proved by a reading.'}`;
+  if (state.verdict) return `${found} Not repaired yet.`;
+  return `${found} ${proofWords[proof.verdict]}`;
 }
+
+const proofWords: Readonly<Record<RepairProof['verdict'], string>> = {
+  proved: 'Repaired, and the repair held.',
+  unproved: 'Repaired, not proved by a reading.',
+  contradicted: 'Repaired, and a reading since is not right.',
+};

@@ -1,6 +1,6 @@
 import { familyOfJob } from '@/core/appliances';
-import { diagnoseJob, proofOf } from '@/core/job-diagnosis';
-import { inOrder, type JobFile, type JobState } from '@/core/job-file';
+import { diagnoseJob } from '@/core/job-diagnosis';
+import { inOrder, lastVerdict, type JobFile, type JobState } from '@/core/job-file';
 import { valueText, type UnitSystem } from '@/core/quantities';
 import type { Organisation } from '@/database/technicians';
 import { wordsOf, type FamilyWords } from '@/features/record/family-words';
@@ -37,7 +37,7 @@ export function Report({ job, organisation }: { job: JobFile; organisation: Orga
       </header>
       <Heading job={job} />
       <ReportVerdict job={job} open={open} system={system} />
-      <ReportReadings job={job} system={system} />
+      <ReportReadings job={job} open={open} system={system} />
       <Work job={job} state={state} />
       <SettingsBlock job={job} state={state} system={system} />
       <div className="mt-4 grid gap-6 sm:grid-cols-2 print:grid-cols-2">
@@ -53,8 +53,9 @@ export function Report({ job, organisation }: { job: JobFile; organisation: Orga
 }
 
 function Heading({ job }: { job: JobFile }) {
-  const { site, unit, complaint, people } = job;
-  const person = people?.[0];
+  const { site, unit, complaint, people = [], entries } = job;
+  const wrote = new Set(entries.map((each) => each.by));
+  const present = people.filter((each, index) => index === 0 || wrote.has(each.id));
   return (
     <section
       className="grid gap-4 border-b border-hair py-3 text-small sm:grid-cols-3 print:grid-cols-3"
@@ -84,8 +85,9 @@ function Heading({ job }: { job: JobFile }) {
       </div>
       <div>
         <h2 className="font-semibold">By</h2>
-        {person?.name}
-        {person?.licence && `, licence ${person.licence}`}
+        {present
+          .map(({ name, licence }) => (licence ? `${name}, licence ${licence}` : name))
+          .join('; ')}
         <br />
         {(job.instruments ?? [])
           .map(({ kind, leads }) =>
@@ -209,18 +211,20 @@ function Cautions({ state }: { state: JobState }) {
 
 function NextSteps({ job, state }: { job: JobFile; state: JobState }) {
   const family = familyOfJob(job);
-  const words = wordsOf(family);
-  const repair = family.repairs[state.verdict?.repair ?? ''];
+  const repair = family.repairs[lastVerdict(state)?.repair ?? ''];
+  const zone = job.job.timeZone;
+  const by = state.status?.recheckBy;
   const open = [...state.parts].filter(([, action]) => action === 'needed' || action === 'ordered');
   const rows: { when: string; what: string }[] = [
     ...open.map(([part, action]) => ({ when: action, what: capital(part) })),
-    ...(state.repairsDone.length === 0 && repair ? [{ when: 'next', what: repair.order }] : []),
+    ...((state.repairsDone.length === 0 || state.verdict) && repair
+      ? [{ when: 'next', what: repair.order }]
+      : []),
     ...(state.status?.reason ? [{ when: 'note', what: state.status.reason }] : []),
     ...(state.status?.next ? [{ when: 'next', what: state.status.next }] : []),
-    ...proofOf(job)
-      .filter((each) => !each.entry)
-      .slice(0, 2)
-      .map((each) => ({ when: 'could follow', what: words.check(each.check) })),
+    ...(by
+      ? [{ when: 'look again', what: `By ${longDate(by, zone)}: the cause was not found.` }]
+      : []),
   ];
   return (
     <section aria-labelledby="report-next" className="break-inside-avoid">

@@ -22,7 +22,7 @@ export function ThemeChoice({ theme }: { theme: string | undefined }) {
     >
       {themes.map((each) => (
         <option key={each} value={each}>
-          {each === 'system' ? 'as the device' : each}
+          {each === 'system' ? 'theme: as the device' : `theme: ${each}`}
         </option>
       ))}
     </select>

@@ -17,6 +17,7 @@ import { Unequal } from '@/ui/marks';
 import { PageBar } from '@/ui/page-bar';
 import { PatternDefinitions, SuspectStrip } from '@/ui/patterns';
 import { StageTrack } from '@/ui/stage-track';
+import { HouseRules } from './house-rules';
 import { ImportButton } from './import-button';
 import { TechnicianChoice } from './technician-choice';
 import { ThemeChoice } from './theme-choice';
@@ -44,6 +45,7 @@ export function Today({
         <span className="hidden text-small sm:inline">{organisation.name}</span>
         <div className="ml-auto flex flex-wrap items-center gap-2">
           <ThemeChoice theme={theme} />
+          <HouseRules schools={organisation.schools} />
           <TechnicianChoice
             technicians={technicians.map(({ id, name }) => ({ id, name }))}
             chosen={technician.id}
@@ -233,7 +235,7 @@ function JobRow({
           <span className="mt-1 line-clamp-2 text-small">{suspectWords(words, standing)}</span>
         </Cell>
         <Cell className="text-body">
-          {nextWords(words, standing)}
+          {nextWords(words, standing, timeZone)}
           {standing.liftedWires > 0 && standing.stage !== 'closed' && (
             <span className="block text-small font-medium">
               {standing.liftedWires} {standing.liftedWires === 1 ? 'wire' : 'wires'} lifted
@@ -250,16 +252,19 @@ function JobRow({
   );
 }
 
-/** Nothing for today; the weekday for the days before. */
-function dayWord(at: Date, now: Date, timeZone: string): string {
-  const day = (date: Date) => longDate(date, timeZone);
-  if (day(at) === day(now)) return '';
-  return new Intl.DateTimeFormat('en-GB', {
+const shortDate = (at: string | Date, timeZone: string): string =>
+  new Intl.DateTimeFormat('en-GB', {
     weekday: 'short',
     day: 'numeric',
     month: 'short',
     timeZone,
-  }).format(at);
+  }).format(new Date(at));
+
+/** Nothing for today; the weekday for the days before. */
+function dayWord(at: Date, now: Date, timeZone: string): string {
+  const day = (date: Date) => longDate(date, timeZone);
+  if (day(at) === day(now)) return '';
+  return shortDate(at, timeZone);
 }
 
 function Cell({ children, className = '' }: { children: ReactNode; className?: string }) {
@@ -296,8 +301,10 @@ function suspectWords(words: FamilyWords, { suspects }: Standing): string {
 
 function nextWords(
   words: FamilyWords,
-  { stage, next, reason, decided, suspects }: Standing,
+  { stage, next, reason, decided, suspects, recheckBy }: Standing,
+  timeZone: string,
 ): string {
+  if (recheckBy) return `Look again by ${shortDate(recheckBy, timeZone)}`;
   if (stage === 'closed') return reason ?? 'Report ready';
   if (stage === 'waiting') return reason ?? 'Waiting for a part';
   if (stage === 'proof') return 'Prove the repair';

@@ -19,7 +19,6 @@ export type DemoTechnician = (typeof demoTechnicians)[number]['key'];
 export interface DemoJob {
   readonly technician: DemoTechnician;
   readonly hoursAgo: number;
-  readonly words: string;
   readonly unit: NonNullable<NewCall['newUnit']>;
   /** The hidden fault, and the seed of everything else about the simulated unit. */
   readonly fault: string;
@@ -66,7 +65,6 @@ export const demoJobs: readonly DemoJob[] = [
   {
     technician: 'ines',
     hoursAgo: 27,
-    words: 'Stone cold since Monday night. It was fine, then nothing at all.',
     unit: {
       ...laundry,
       make: 'Veldane',
@@ -82,7 +80,6 @@ export const demoJobs: readonly DemoJob[] = [
   {
     technician: 'teo',
     hoursAgo: 25,
-    words: 'One bath, then it runs cold. It used to do two.',
     unit: {
       ...sandoval,
       make: 'Orrin',
@@ -98,7 +95,6 @@ export const demoJobs: readonly DemoJob[] = [
   {
     technician: 'ines',
     hoursAgo: 4,
-    words: 'No hot water this morning, any tap.',
     unit: {
       ...reading,
       make: 'Hask',
@@ -114,7 +110,6 @@ export const demoJobs: readonly DemoJob[] = [
   {
     technician: 'ines',
     hoursAgo: 2,
-    words: 'A short hot shower, then lukewarm, then cold.',
     unit: {
       ...falkner,
       make: 'Orrin',
@@ -130,7 +125,6 @@ export const demoJobs: readonly DemoJob[] = [
   {
     technician: 'wren',
     hoursAgo: 1.5,
-    words: 'Only ever lukewarm since the tenants moved in.',
     unit: {
       ...quist,
       make: 'Veldane',
@@ -146,7 +140,6 @@ export const demoJobs: readonly DemoJob[] = [
   {
     technician: 'teo',
     hoursAgo: 0.4,
-    words: 'The back heater is dead. The front one is fine.',
     unit: {
       ...laundry,
       make: 'Veldane',
@@ -162,7 +155,6 @@ export const demoJobs: readonly DemoJob[] = [
   {
     technician: 'ines',
     hoursAgo: 2,
-    words: 'The little heater under the counter stays cold, and its lamp is dark.',
     unit: {
       ...kettleCorner,
       make: 'Tarn',

@@ -1,8 +1,8 @@
 import { v7 as newId } from 'uuid';
 import { familyOfJob } from '../../core/appliances';
 import { diagnoseJob, engineVersion } from '../../core/job-diagnosis';
-import type { Entry, JobFile } from '../../core/job-file';
-import { entriesOfStep, practiseJob, takeCheck, type Clock } from '../../core/practice';
+import { foldEntries, type Entry, type JobFile } from '../../core/job-file';
+import { entriesOfStep, practiseJob, proveDead, takeCheck, type Clock } from '../../core/practice';
 import {
   seededRandom,
   simulatedFamilyOf,
@@ -10,11 +10,12 @@ import {
   type SimulatedUnit,
 } from '../../core/simulation';
 import { asFirm, type Database, type FirmTransaction } from '../../database/client';
-import { insertOrganisation, insertTechnician } from '../../database/technicians';
+import { insertOrganisation, insertTechnician, readTechnician } from '../../database/technicians';
 import { openCall } from '../open-call';
 import { readJobFile } from '../read-job';
 import { recordEntries } from '../record-entries';
 import { demoFirm, demoJobs, demoTechnicians, type DemoJob } from './firm';
+import { wordsOf } from './words';
 
 /** Fills an empty installation with the demo firm, in one transaction: all of it or nothing. */
 export async function seedDemoData(database: Database, now: Date): Promise<void> {
@@ -67,7 +68,7 @@ async function seedJob(
     openedAt,
     complaint: {
       kind: complaint.kind as NonNullable<JobFile['complaint']>['kind'],
-      words: demo.words,
+      words: wordsOf(complaint, demo.seed),
       answers: complaint.answers,
     },
     newUnit: demo.unit,
@@ -76,12 +77,14 @@ async function seedJob(
   const start = await readJobFile(transaction, id);
   const clock = clockFrom(openedAt, now);
   const entries = practisedEntries(start, unit, demo, clock);
+  const technician = (await readTechnician(transaction, technicianId))!;
   const by = start.people![0]!.id;
   await recordEntries(
     transaction,
     organisationId,
     id,
     entries.map((each) => ({ ...each, by })),
+    technician,
   );
 }
 
@@ -141,13 +144,18 @@ function practisedEntries(
     return job.entries;
   }
 
+  const prove = () => proveDead(family, unit, foldEntries(job.entries, family.catalogue));
   add({ ...stamp(1), kind: 'status', status: 'repairing' });
+  if (foldEntries(job.entries, family.catalogue).provedDeadAt === undefined) {
+    add(...entriesOfStep({ kind: 'power-off-and-prove' }, clock, prove));
+  }
+  const asFound = unit.dialCelsius();
   for (const lifted of wires) {
-    add(...entriesOfStep({ kind: 'lift-wire', lifted }, clock));
+    add(...entriesOfStep({ kind: 'lift-wire', lifted }, clock, prove));
   }
   if (part) add({ ...stamp(25), kind: 'part', part, action: 'fitted', repair });
   for (const lifted of diagnoseJob(job).state.lifted) {
-    add(...entriesOfStep({ kind: 'refit-wire', lifted }, clock));
+    add(...entriesOfStep({ kind: 'refit-wire', lifted }, clock, prove));
   }
   add({ ...stamp(20), kind: 'action', action: 'replace', repair });
   unit.repair([repair]);
@@ -155,14 +163,14 @@ function practisedEntries(
   for (const check of family.proofChecksFor(repair).slice(0, 1)) {
     add(takeCheck(family, job, unit, check, clock));
   }
-  for (const { setting } of family.thermostats) {
+  for (const { id, setting } of family.thermostats) {
     add(
       {
         ...stamp(1),
         kind: 'setting',
         setting,
         as: 'found',
-        value: { celsius: setting === 'lower-dial' ? 49 : 52 },
+        value: { celsius: Math.round(asFound[id] ?? 50) },
       },
       { ...stamp(0), kind: 'setting', setting, as: 'left', value: { celsius: 50 } },
     );

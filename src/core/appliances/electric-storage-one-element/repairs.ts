@@ -57,6 +57,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
       { wire: 'cable-1', end: 'supply.1' },
       { wire: 'cable-2', end: 'supply.2' },
     ],
+    shownBy: ['terminals-look'],
     proof: ['supply-volts', ...proof],
     minutes: 20,
   },
@@ -81,6 +82,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
     steps: ['Clean to bright metal, tighten, then read earth to tank.'],
     cautions: [live, 'Until it is bonded, a leaking element makes the tank live.'],
     wires: [],
+    shownBy: ['terminals-look'],
     proof: ['earth-continuity-ohms'],
     minutes: 10,
   },
@@ -101,6 +103,11 @@ export const repairs: Readonly<Record<string, Repair>> = {
     wires: [],
     proof,
     minutes: 5,
+    recheck: {
+      days: 7,
+      why: 'The cutout tripped and no cause was found. A contact that is welded shows only on hot water: look at the temperature and the cutout again.',
+      unless: [{ 'thermostat-warm-test': 'opens', 'thermostat-click': 'clicks' }],
+    },
   },
   'replace-thermostat': {
     drawnPart: 'thermostat',

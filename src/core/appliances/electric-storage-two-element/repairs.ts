@@ -72,6 +72,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
       { wire: 'splice-1', end: 'supply.1' },
       { wire: 'splice-2', end: 'supply.2' },
     ],
+    shownBy: ['splices-look'],
     proof: ['supply-volts', 'upper-element-volts', 'upper-path-ohms', 'upper-element-amps'],
     minutes: 15,
   },
@@ -99,6 +100,14 @@ export const repairs: Readonly<Record<string, Repair>> = {
     wires: [],
     proof: ['limit-pole-1-ohms', 'limit-pole-2-ohms', 'upper-element-amps', 'upper-element-volts'],
     minutes: 5,
+    recheck: {
+      days: 7,
+      why: 'The limit tripped and no cause was found. A contact that is welded shows only on hot water: look at the temperature and the limit again.',
+      unless: ['upper', 'lower'].map((which) => ({
+        [`${which}-thermostat-warm-test`]: 'opens',
+        [`${which}-thermostat-click`]: 'clicks',
+      })),
+    },
   },
   'replace-upper-thermostat': {
     drawnPart: 'upper-thermostat',
@@ -167,6 +176,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
     ],
     cautions: [live],
     wires: [],
+    shownBy: ['wiring-look'],
     proof: [
       'upper-path-ohms',
       'lower-path-ohms',

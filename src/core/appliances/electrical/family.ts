@@ -6,6 +6,7 @@ import { accessPlan } from './access-facts';
 import { accessMinutesOf, accessSteps, type AccessStep } from './access-steps';
 import { errorRateOf, ownMinutes, planStart } from './candidates';
 import { catalogueOf } from './family-catalogue';
+import { powerOnDangers } from './dangers';
 import { isAllowed, type TechnicianLimits } from './limits';
 import { plateOf } from './plate-of-job';
 import type { ElectricalDeclaration } from './declaration';
@@ -45,6 +46,8 @@ export interface ElectricalFamily extends ElectricalDeclaration {
   /** Minutes of a check with the access that it still needs. */
   minutesOf(check: string, state: JobState, parameters?: FamilyParameters): number;
   isAllowed(check: string, limits: TechnicianLimits): boolean;
+  /** Dangers that a check runs into, by name. */
+  dangersOf(check: string): readonly string[];
   errorRateOf(check: string | undefined, parameters?: FamilyParameters): number;
   planStart(
     state: JobState,
@@ -93,6 +96,7 @@ export function electricalFamily(declared: ElectricalDeclaration): ElectricalFam
     accessSteps: (check, state) => accessSteps(declaration, check, state),
     minutesOf: (check, state, parameters = own) =>
       accessMinutesOf(declaration, parameters, check, state) + ownMinutes(parameters, check),
+    dangersOf: (check) => (names.checks[check]!.state?.power === 'on' ? powerOnDangers : []),
     isAllowed: (check, limits) => isAllowed(declaration, check, limits),
     errorRateOf: (check, parameters = own) => errorRateOf(declaration, parameters, check),
     planStart: (state, limits, parameters = own) =>
@@ -117,5 +121,9 @@ export function electricalFamily(declared: ElectricalDeclaration): ElectricalFam
 const withUnlisted = (declared: ElectricalDeclaration): ElectricalDeclaration => ({
   ...declared,
   names: { ...declared.names, repairs: [...declared.names.repairs, unlistedRepairId] },
-  repairs: { ...declared.repairs, [unlistedRepairId]: unlistedRepair },
+  repairs: {
+    ...declared.repairs,
+    // Whatever it was, what proves a good unit proves it.
+    [unlistedRepairId]: { ...unlistedRepair, proof: declared.repairs['none-in-unit']!.proof },
+  },
 });

@@ -59,7 +59,15 @@ export interface WrongVerdictPrice {
   readonly minutes: number;
   /** Work and part thrown away, in minutes and in money, by repair; none where absent. */
   readonly repairs?: Readonly<
-    Record<string, { readonly minutes: number; readonly partPrice: number }>
+    Record<
+      string,
+      {
+        readonly minutes: number;
+        readonly partPrice: number;
+        /** What the fault may do that it leaves behind, such as scald, priced in minutes. */
+        readonly dangerMinutes?: number;
+      }
+    >
   >;
   /** Money that a minute of work is worth. */
   readonly moneyPerMinute?: number;
@@ -71,7 +79,9 @@ export function wrongVerdictMinutes(
   repair: string,
 ): number {
   const own = repairs?.[repair];
-  return own ? minutes + own.minutes + own.partPrice / moneyPerMinute : minutes;
+  return own
+    ? minutes + own.minutes + (own.dangerMinutes ?? 0) + own.partPrice / moneyPerMinute
+    : minutes;
 }
 
 /** Names a set of parameters: 64 bits of FNV-1a over its JSON, as 16 hexadecimal digits. */

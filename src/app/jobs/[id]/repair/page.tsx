@@ -1,10 +1,15 @@
 import { notFound, redirect } from 'next/navigation';
 import { RepairPage } from '@/features/repair/repair';
+import { Present } from '@/features/record/technician-context';
 import { readJobPage } from '@/server/read-job-page';
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
   const page = await readJobPage((await params).id);
   if (page === 'no-firm') redirect('/setup');
   if (page === 'no-job') notFound();
-  return <RepairPage initial={page.job} system={page.organisation.unitSystem} />;
+  return (
+    <Present technician={page.technician}>
+      <RepairPage initial={page.job} system={page.organisation.unitSystem} />
+    </Present>
+  );
 }

@@ -1,7 +1,7 @@
 import { NotFound } from '@/server/errors';
 import { readJson, respond } from '@/server/respond';
 import { setConstraints } from '@/server/set-constraints';
-import { inFirm } from '@/server/session';
+import { inFirm, readSession } from '@/server/session';
 
 export async function PUT(
   request: Request,
@@ -10,7 +10,10 @@ export async function PUT(
   return respond(async () => {
     const { id } = await params;
     const sent = await readJson(request);
-    const done = await inFirm((transaction) => setConstraints(transaction, id, sent));
+    const session = await readSession();
+    const done =
+      session &&
+      (await inFirm((transaction) => setConstraints(transaction, id, sent, session.technician)));
     if (!done) throw new NotFound('No firm is set up yet.');
     return done;
   });

@@ -1,7 +1,22 @@
 import { NotFound } from '@/server/errors';
+import { entriesAfter } from '@/server/entries-after';
 import { recordEntries } from '@/server/record-entries';
 import { readJson, respond } from '@/server/respond';
-import { inFirm } from '@/server/session';
+import { inFirm, readSession } from '@/server/session';
+
+/** What has come to a job since the given number of entries. */
+export async function GET(
+  request: Request,
+  { params }: RouteContext<'/api/jobs/[id]/entries'>,
+): Promise<Response> {
+  return respond(async () => {
+    const { id } = await params;
+    const after = Number(new URL(request.url).searchParams.get('after') ?? 0);
+    const found = await inFirm((transaction) => entriesAfter(transaction, id, after));
+    if (!found) throw new NotFound('No firm is set up yet.');
+    return found;
+  });
+}
 
 export async function POST(
   request: Request,
@@ -10,9 +25,12 @@ export async function POST(
   return respond(async () => {
     const { id } = await params;
     const body = (await readJson(request)) as { entries?: unknown } | null;
-    const recorded = await inFirm((transaction, organisationId) =>
-      recordEntries(transaction, organisationId, id, body?.entries),
-    );
+    const session = await readSession();
+    const recorded =
+      session &&
+      (await inFirm((transaction, organisationId) =>
+        recordEntries(transaction, organisationId, id, body?.entries, session.technician),
+      ));
     if (!recorded) throw new NotFound('No firm is set up yet.');
     return recorded;
   });

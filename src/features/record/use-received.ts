@@ -1,0 +1,79 @@
+'use client';
+
+import { useCallback, useEffect, useRef, useState } from 'react';
+import type { Entry } from '@/core/job-file';
+
+/** What other devices wrote on a job since the page came, and whether this device would hear of it. */
+export interface Received {
+  readonly entries: readonly Entry[];
+  /** False while nobody tells what others do: what is shown is then what this device knows, and no more. */
+  readonly isHearing: boolean;
+}
+
+/**
+ * Asks for what comes to a job whenever the server says that something came, when the page comes to the front again and when
+ * the connection is back. A page in the background lets go of its connection.
+ */
+export function useReceived(jobId: string, knownCount: number): Received {
+  const [entries, setEntries] = useState<readonly Entry[]>([]);
+  const [isHearing, setHearing] = useState(true);
+  const count = useRef(knownCount);
+  const round = useRef({ isRunning: false, isWanted: false });
+
+  const ask = useCallback(async () => {
+    const state = round.current;
+    state.isWanted = true;
+    if (state.isRunning) return;
+    state.isRunning = true;
+    try {
+      while (state.isWanted) {
+        state.isWanted = false;
+        const response = await fetch(`/api/jobs/${jobId}/entries?after=${count.current}`, {
+          cache: 'no-store',
+        });
+        if (!response.ok) return setHearing(false);
+        const fresh = ((await response.json()) as { entries: Entry[] }).entries;
+        setHearing(true);
+        if (fresh.length === 0) continue;
+        count.current += fresh.length;
+        setEntries((before) => [...before, ...fresh]);
+      }
+    } catch {
+      setHearing(false);
+    } finally {
+      state.isRunning = false;
+    }
+  }, [jobId]);
+
+  useEffect(() => {
+    let source: EventSource | undefined;
+    const open = () => {
+      if (source || document.visibilityState === 'hidden') return;
+      source = new EventSource(`/api/jobs/${jobId}/events`);
+      source.addEventListener('entries', () => void ask());
+      source.addEventListener('deaf', () => setHearing(false));
+      source.addEventListener('error', () => setHearing(false));
+    };
+    const turn = () => {
+      if (document.visibilityState === 'hidden') {
+        source?.close();
+        source = undefined;
+      } else {
+        open();
+        void ask();
+      }
+    };
+    open();
+    document.addEventListener('visibilitychange', turn);
+    window.addEventListener('focus', turn);
+    window.addEventListener('online', turn);
+    return () => {
+      source?.close();
+      document.removeEventListener('visibilitychange', turn);
+      window.removeEventListener('focus', turn);
+      window.removeEventListener('online', turn);
+    };
+  }, [jobId, ask]);
+
+  return { entries, isHearing };
+}

@@ -1,0 +1,24 @@
+import { validate as isUuid } from 'uuid';
+import type { Entry } from '../core/job-file';
+import type { FirmTransaction } from '../database/client';
+import { readEntriesAfter } from '../database/entries';
+import { readJob } from '../database/jobs';
+import { NotFound, Refused } from './errors';
+
+/**
+ * What has come to a job after its first so many entries, in the order of receipt.
+ * @throws NotFound where this firm has no such job; Refused for a count that is none.
+ */
+export async function entriesAfter(
+  transaction: FirmTransaction,
+  jobId: string,
+  count: number,
+): Promise<{ readonly entries: readonly Entry[] }> {
+  if (!Number.isSafeInteger(count) || count < 0) {
+    throw new Refused([{ pointer: '/after', message: 'After how many entries? A whole number.' }]);
+  }
+  if (!isUuid(jobId) || !(await readJob(transaction, jobId))) {
+    throw new NotFound('This firm has no such job.');
+  }
+  return { entries: await readEntriesAfter(transaction, jobId, count) };
+}
