@@ -53,9 +53,10 @@ async function openJob(organisation: string): Promise<string> {
 }
 
 const record = (sent: unknown, organisation = firm, job = jobId) =>
-  asFirm(test.database, organisation, (transaction) =>
-    recordEntries(transaction, organisation, job, sent),
-  );
+  asFirm(test.database, organisation, async (transaction) => {
+    const [technician] = await listTechnicians(transaction);
+    return recordEntries(transaction, organisation, job, sent, technician!);
+  });
 const stored = (organisation = firm, job = jobId) =>
   asFirm(test.database, organisation, (transaction) => readJobFile(transaction, job));
 const reading = (ohm: number, check = 'upper-element-ohms'): Entry =>
@@ -239,7 +240,10 @@ describe('live work', () => {
 
 describe('what a technician may and can do on a job', () => {
   const constrain = (job: string, sent: unknown, organisation = firm) =>
-    asFirm(test.database, organisation, (transaction) => setConstraints(transaction, job, sent));
+    asFirm(test.database, organisation, async (transaction) => {
+      const [technician] = await listTechnicians(transaction);
+      return setConstraints(transaction, job, sent, technician!);
+    });
 
   it('is kept, and changes what comes next', async () => {
     const job = await openJob(firm);
@@ -456,7 +460,8 @@ describe('a database that is not there', () => {
     const job = await openJob(firm);
     await expect(
       asFirm(test.database, firm, async (transaction) => {
-        await recordEntries(transaction, firm, job, [reading(12.5)]);
+        const [technician] = await listTechnicians(transaction);
+        await recordEntries(transaction, firm, job, [reading(12.5)], technician!);
         const { rows } = await transaction.execute<{ pid: number }>(
           sql`select pg_backend_pid() as pid`,
         );

@@ -24,7 +24,9 @@ export function doubtToSettle(
   ) => { readonly isTaken: boolean; readonly isSame: boolean } | undefined,
   mistakeOf: (entryId: string) => string | undefined,
 ): DoubtToSettle | undefined {
-  const worst = doubts.find((each) => !each.checkId.startsWith('call:'));
+  // What a caller said may well be wrong: that makes no reading doubtful.
+  const taken = doubts.filter((each) => !each.checkId.startsWith('call:'));
+  const worst = taken[0];
   if (!worst) return undefined;
   const check = family.isCheckId(worst.checkId) ? worst.checkId : undefined;
   const label = check ? family.checks[check]!.label : 'The reading between two terminals';
@@ -44,7 +46,9 @@ export function doubtToSettle(
       follow: repeat,
     };
   }
-  if (worst.probabilityWrong <= 0.5 && allTrueOf(doubts) >= 0.5) return undefined;
+  const isDoubtful =
+    worst.probabilityWrong > 0.5 || (worst.probabilityWrong > leastDoubt && allTrueOf(taken) < 0.5);
+  if (!isDoubtful) return undefined;
   if (worst.taken === 1) {
     const mistake = mistakeOf(worst.entryIds[0]!);
     return {
@@ -70,6 +74,9 @@ export function doubtToSettle(
     follow: explaining ? { check: explaining, repeat: false } : undefined,
   };
 }
+
+/** Of several readings of which one is wrong, the likeliest is asked for again if it is likely enough to be the one. */
+const leastDoubt = 0.2;
 
 const allTrueOf = (doubts: readonly Doubt[]) =>
   doubts

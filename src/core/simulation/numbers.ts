@@ -24,6 +24,8 @@ export const simulationNumbers = {
   },
   /** What a meter without contact on a floating wire picks up, in volts at most. Practice. */
   phantomVolt: 38,
+  /** Load of a two-pole prover, in ohms (IEC 61243-3 asks for one that phantom volts do not survive). */
+  proverOhm: 2e5,
   /** Where a meter begins to beep: by make. Practice. */
   beepOhm: { least: 22, most: 70 },
 

@@ -22,7 +22,7 @@ export interface SimulatedUnit {
   readonly complaint: Complaint;
   /** What the check gives now; every answer draws its own reading error. */
   answer(check: string, state: ReadingState): SimulatedAnswer;
-  /** What a prover shows between two points, in volts. */
+  /** What a two-pole prover shows between two points, in volts: it loads them, and no phantom stands up to that. */
   volts(between: readonly [string, string], state: ReadingState): number;
   /** Where each dial stands, in °C, by thermostat. */
   dialCelsius(): Readonly<Record<string, number>>;
@@ -121,8 +121,12 @@ export function simulateUnit(
       }
       return { kind: 'number', value: voltsAt(circuit, from, to, random) };
     },
-    volts: ([from, to], state) =>
-      voltsAt(solve(positionsNow(family, standing, water, state)), from, to, random),
+    volts([from, to], state) {
+      const circuit = solve(positionsNow(family, standing, water, state));
+      const seen = circuit.probeResistance(from, to).value;
+      const loaded = numbers.proverOhm / (numbers.proverOhm + seen);
+      return read('voltage-ac', circuit.probeVoltage(from, to).value * loaded, random).value;
+    },
   };
 }
 

@@ -82,7 +82,7 @@ export function ProveDeadDialog({
     setProver(undefined);
     setProblem(
       proof.kind === 'live'
-        ? `${proof.volt} V at ${proof.between.map(terminalName).join(' to ')}: NOT dead. Hands off. Find the right breaker, or a second circuit, then prove again.`
+        ? `${proof.volt} V at ${proof.between.map(terminalName).join(' to ')}: NOT dead. Hands off. Find the right breaker, or a second circuit, then prove again. A few volts that wander are phantoms: a two-pole prover that loads the leg shows 0.`
         : proof.kind === 'incomplete'
           ? 'Entered, and it proves nothing: a prover that was not tried before and after may be dead itself.'
           : undefined,

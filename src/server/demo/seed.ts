@@ -2,7 +2,7 @@ import { v7 as newId } from 'uuid';
 import { familyOfJob } from '../../core/appliances';
 import { diagnoseJob, engineVersion } from '../../core/job-diagnosis';
 import { foldEntries, type Entry, type JobFile } from '../../core/job-file';
-import { entriesOfStep, practiseJob, proveDead, takeCheck, type Clock } from '../../core/practice';
+import { doCheck, entriesOfStep, practiseJob, proveDead, type Clock } from '../../core/practice';
 import {
   seededRandom,
   simulatedFamilyOf,
@@ -159,9 +159,8 @@ function practisedEntries(
   }
   add({ ...stamp(20), kind: 'action', action: 'replace', repair });
   unit.repair([repair]);
-  add({ ...stamp(3), kind: 'action', action: 'power-on' });
   for (const check of family.proofChecksFor(repair).slice(0, 1)) {
-    add(takeCheck(family, job, unit, check, clock));
+    job = doCheck(family, job, unit, check, clock);
   }
   for (const { id, setting } of family.thermostats) {
     add(

@@ -1,0 +1,74 @@
+import { v7 as newId } from 'uuid';
+import type { Entry, JobFile } from '../../src/core/job-file';
+import { asFirm, type Database, type FirmTransaction } from '../../src/database/client';
+import { insertTechnician, listTechnicians, type Technician } from '../../src/database/technicians';
+import { importJob } from '../../src/server/import-job';
+import { openCall } from '../../src/server/open-call';
+import { readJobFile } from '../../src/server/read-job';
+import { recordEntries } from '../../src/server/record-entries';
+import { setUpFirm } from '../../src/server/set-up-firm';
+import { emptyJob } from '../plates';
+
+/** A firm of two: one may work live, the other may not. */
+export interface TestFirm {
+  readonly id: string;
+  readonly live: Technician;
+  readonly dead: Technician;
+  as<T>(work: (transaction: FirmTransaction) => Promise<T>): Promise<T>;
+  /** A new job of one of them. */
+  open(technician: Technician): Promise<string>;
+  record(job: string, sent: unknown, sender: Technician): Promise<unknown>;
+  import(text: string, sender: Technician): Promise<{ id: string }>;
+  read(job: string): Promise<JobFile>;
+  entries(job: string): Promise<readonly Entry[]>;
+}
+
+export async function makeFirm(database: Database): Promise<TestFirm> {
+  const id = await setUpFirm(database, {
+    name: 'One',
+    address: 'Somewhere',
+    unitSystem: 'us',
+    timeZone: 'UTC',
+    technician: 'A. Live',
+    liveWork: true,
+  });
+  const as: TestFirm['as'] = (work) => asFirm(database, id, work);
+  await as((transaction) =>
+    insertTechnician(transaction, {
+      organisationId: id,
+      id: newId(),
+      name: 'B. Dead',
+      liveWork: false,
+      instruments: [{ id: 'own', kind: 'multimeter', leads: { ohm: 0.4 } }],
+    }),
+  );
+  const [live, dead] = await as(listTechnicians);
+  const read = (job: string) => as((transaction) => readJobFile(transaction, job));
+  return {
+    id,
+    live: live!,
+    dead: dead!,
+    as,
+    read,
+    open: async (technician) =>
+      (
+        await as((transaction) =>
+          openCall(transaction, id, {
+            technicianId: technician.id,
+            complaint: { kind: 'no-hot-water', words: 'cold', answers: {} },
+            newUnit: {
+              customer: 'A. Customer',
+              address: 'A street',
+              family: 'electric-storage-two-element',
+              supply: { system: 'split-phase', nominalVolt: 240 },
+              plate: emptyJob().unit.plate,
+            },
+          }),
+        )
+      ).id,
+    record: (job, sent, sender) =>
+      as((transaction) => recordEntries(transaction, id, job, sent, sender)),
+    import: (text, sender) => as((transaction) => importJob(transaction, id, sender.id, text)),
+    entries: async (job) => (await read(job)).entries,
+  };
+}
