@@ -19,7 +19,10 @@ const config = [
     rules: {
       // Indexing is checked by the compiler (noUncheckedIndexedAccess); `!` marks where a loop bound proves it.
       '@typescript-eslint/no-non-null-assertion': 'off',
-      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { argsIgnorePattern: '^_', ignoreRestSiblings: true },
+      ],
       '@typescript-eslint/no-explicit-any': 'error',
     },
   },

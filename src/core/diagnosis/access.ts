@@ -7,9 +7,6 @@ export interface AccessWay {
   readonly access: number;
 }
 
-/** More facts than bits of a number that counts them. */
-export const mostFacts = 30;
-
 /**
  * What it takes to make some facts so and others not. A fact that may only be changed while another is so brings that other
  * about on the way, and pays for it; if the check needs it undone, that is paid as well.

@@ -1,4 +1,5 @@
-import { repairProbabilities, type Belief, type Contribution } from './belief';
+import { repairProbabilities, type Belief } from './belief';
+import type { Contribution } from './contribution';
 import type { CompiledFamily } from './compile';
 import type { ObservableTable } from './observable-table';
 import { fromScale, type OutcomeClass } from './meter';

@@ -134,6 +134,9 @@ export interface AccessFact {
   readonly changedWith?: number;
 }
 
+/** Facts of access are counted as bits of one number: more it cannot hold. */
+export const mostFacts = 30;
+
 /** Facts, as bits, that a check needs to be so, and that it needs not to be so. */
 export interface AccessNeed {
   readonly sets: number;

@@ -1,4 +1,4 @@
-import type { Contribution } from './belief';
+import type { Contribution } from './contribution';
 import type { CompiledFamily } from './compile';
 
 /**

@@ -1,7 +1,6 @@
 import {
   familyOfJob,
   wrongVerdictMinutes,
-  type ApplianceFamily,
   type ElectricalObservable,
   type FamilyParameters,
   type TechnicianLimits,

@@ -17,10 +17,4 @@ export * from './proof';
 export type { Recheck } from './recheck';
 export * from './result';
 export * from './tables';
-export {
-  isPartRead,
-  partReadingSchool,
-  readersOf,
-  readsPartsFirst,
-  type UnreadPart,
-} from './unread-part';
+export { partReadingSchool, readsPartsFirst, type UnreadPart } from './unread-part';

@@ -66,6 +66,8 @@ function OpenBench({ initial, first, system }: BenchProps) {
   const [sheet, setSheet] = useState<Sheet>();
   const [touched, setTouched] = useState<string>();
   const [correcting, setCorrecting] = useState<Entry>();
+  /** The check whose keys were asked for before its steps were done. */
+  const [typing, setTyping] = useState<string>();
   const close = () => setSheet(undefined);
 
   const takeStep = (step: AccessStep) => {
@@ -87,6 +89,8 @@ function OpenBench({ initial, first, system }: BenchProps) {
     enterReading,
   });
 
+  // On a phone the keys wait until the steps are done, so that the ruler stays in sight; or until they are asked for.
+  const isWaiting = steps.length > 0 && at.text === '' && typing !== check;
   const next = answer?.answer.next ?? undefined;
   const isNext = check === next?.check;
   const leading =
@@ -229,15 +233,28 @@ function OpenBench({ initial, first, system }: BenchProps) {
                 </p>
               )}
               {quantity ? (
-                <div className="h-[224px] lg:h-[min(320px,35dvh)]">
-                  <Keypad
-                    text={at.text}
-                    onChange={at.change}
-                    onEnter={enterReading}
-                    entering={enteringText}
-                    hasOhms={quantity === 'resistance'}
-                  />
-                </div>
+                <>
+                  {isWaiting && (
+                    <button
+                      type="button"
+                      className="button min-h-14 w-full border-x-0 text-lead lg:hidden"
+                      onClick={() => setTyping(check)}
+                    >
+                      Type what the meter shows
+                    </button>
+                  )}
+                  <div
+                    className={`h-[224px] lg:block lg:h-[min(320px,35dvh)] ${isWaiting ? 'hidden' : ''}`}
+                  >
+                    <Keypad
+                      text={at.text}
+                      onChange={at.change}
+                      onEnter={enterReading}
+                      entering={enteringText}
+                      hasOhms={quantity === 'resistance'}
+                    />
+                  </div>
+                </>
               ) : (
                 <ObservationAnswers
                   check={check}

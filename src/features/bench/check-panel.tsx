@@ -30,10 +30,12 @@ export function CheckPanel(props: CheckPanelProps) {
   const { check, isProposed, answer, onStep, onTrust, crop } = props;
   const [isAsking, setAsking] = useState(false);
   const words = useWords();
-  const { label, doThis } = useFamily().checks[check]!;
+  const { label, doThis, caution } = useFamily().checks[check]!;
   const { next } = answer.answer;
   const isRepeat = check === next?.check && next.repeat;
   const { steps, minutes, dangers } = answer.selected!;
+  // On a phone the picture folds first: a caution and the steps need the room.
+  const isRoomy = steps.length < 2 && caution === undefined && told(dangers).length === 0;
   const confirms = check === next?.check ? next.confirms : undefined;
   return (
     <div className="px-4 pt-2.5 pb-2" data-check={check}>
@@ -73,7 +75,7 @@ export function CheckPanel(props: CheckPanelProps) {
             </li>
           </ul>
         </div>
-        {crop}
+        {isRoomy && crop}
       </div>
       <Caution check={check} />
       <Dangers dangers={dangers} />
@@ -127,11 +129,11 @@ function whyLine(answer: Diagnosis, check: string): string {
 
 /** What may happen when the power goes on, as far as the readings have not ruled it out. */
 function Dangers({ dangers }: { dangers: SelectedCheck['dangers'] }) {
-  const told = dangers.filter((each) => each.probability >= leastToldDanger);
-  if (told.length === 0) return null;
+  const likely = told(dangers);
+  if (likely.length === 0) return null;
   return (
     <Sign sign={<WarningSign />}>
-      {told
+      {likely
         .map(
           (each) => `${dangerWords[each.danger] ?? each.danger} (${percent(each.probability)} %)`,
         )
@@ -142,6 +144,9 @@ function Dangers({ dangers }: { dangers: SelectedCheck['dangers'] }) {
 }
 
 const leastToldDanger = 0.1;
+
+const told = (dangers: SelectedCheck['dangers']) =>
+  dangers.filter((each) => each.probability >= leastToldDanger);
 
 const dangerWords: Readonly<Record<string, string>> = {
   'trips-again': 'It may trip again',

@@ -18,16 +18,8 @@ import {
   type TextKey,
 } from './call-draft';
 import { ChoiceGrid, ChoiceRow, Column, Field } from './call-fields';
+import type { KnownUnitChoice } from './known-unit';
 import { PlateReadout } from './plate-readout';
-
-export interface KnownUnitChoice {
-  readonly id: string;
-  readonly label: string;
-  readonly family: string;
-  readonly volt: number;
-  readonly nominalVolt: number;
-  readonly watts: Readonly<Record<string, number>>;
-}
 
 /** A new call: the complaint, the questions that split the field, who, where, and the rating plate. */
 export function CallForm({

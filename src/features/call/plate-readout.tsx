@@ -2,7 +2,7 @@ import { elementOhm, type ApplianceFamily } from '@/core/appliances';
 import { valueText, type UnitSystem } from '@/core/quantities';
 import { plateWords } from '@/features/record/words';
 import { numberOf, supplyOf, voltText, wattText, type CallDraft } from './call-draft';
-import type { KnownUnitChoice } from './call-form';
+import type { KnownUnitChoice } from './known-unit';
 
 /** What the plate means: expected ohms and amps, as it is typed. */
 export function PlateReadout({

@@ -14,6 +14,7 @@ import {
 import { wordsOf, type FamilyWords } from '@/features/record/family-words';
 import { familyOfJob } from '@/core/appliances';
 import { Unequal } from '@/ui/marks';
+import { minutesText } from '@/features/bench/step-words';
 import { PageBar } from '@/ui/page-bar';
 import { PatternDefinitions, SuspectStrip } from '@/ui/patterns';
 import { StageTrack } from '@/ui/stage-track';
@@ -43,9 +44,11 @@ export function Today({
       <PatternDefinitions />
       <PageBar>
         <span className="hidden text-small sm:inline">{organisation.name}</span>
-        <div className="ml-auto flex flex-wrap items-center gap-2">
-          <ThemeChoice theme={theme} />
-          <HouseRules schools={organisation.schools} />
+        <div className="ml-auto flex items-center gap-2">
+          <div className="hidden gap-2 lg:flex">
+            <ThemeChoice theme={theme} />
+            <HouseRules schools={organisation.schools} />
+          </div>
           <TechnicianChoice
             technicians={technicians.map(({ id, name }) => ({ id, name }))}
             chosen={technician.id}
@@ -56,15 +59,15 @@ export function Today({
         </div>
       </PageBar>
       <main className="mx-auto max-w-[1280px]">
-        <div className="flex flex-wrap items-baseline gap-x-6 gap-y-1 px-5 pt-4 pb-3">
-          <h1 className="text-[28px] leading-tight font-semibold sm:text-title-l">
+        <div className="flex flex-wrap items-baseline gap-x-6 gap-y-0.5 px-5 pt-3 pb-2 lg:pt-4 lg:pb-3">
+          <h1 className="text-[22px] leading-tight font-semibold lg:text-title-l">
             {longDate(now, organisation.timeZone)}
           </h1>
           <p>
             <Count n={open.length} word="open" /> <Count n={waiting} word="waiting for a part" />{' '}
             <Count n={closed.length} word="closed" />
           </p>
-          <span className="ml-auto">
+          <span className="ml-auto hidden lg:block">
             <ImportButton />
           </span>
         </div>
@@ -90,6 +93,11 @@ export function Today({
             )}
           </>
         )}
+        <div className="flex flex-wrap items-center gap-3 px-5 pb-6 lg:hidden">
+          <ImportButton />
+          <ThemeChoice theme={theme} />
+          <HouseRules schools={organisation.schools} />
+        </div>
       </main>
     </div>
   );
@@ -185,15 +193,18 @@ function JobRow({
   const { job, unit, site, customer, technician } = row;
   const { standing } = job;
   const words = wordsOf(familyOfJob({ unit }));
+  const isEarly = ['call', 'diagnose', 'verdict'].includes(standing.stage);
+  const page = standing.stage === 'closed' ? '/report' : isEarly ? '' : '/repair';
+  const complaint = complaintWords[job.complaint.kind ?? 'other'];
   return (
     <li className="border-b border-hair">
       <Link
-        href={`/jobs/${job.id}${standing.stage === 'closed' ? '/report' : standing.stage === 'call' || standing.stage === 'diagnose' || standing.stage === 'verdict' ? '' : '/repair'}`}
-        className={`block space-y-2 px-5 py-3 hover:bg-act-wash active:bg-act-wash lg:items-center lg:space-y-0 ${columns}`}
+        href={`/jobs/${job.id}${page}`}
+        className={`grid grid-cols-[auto_minmax(0,1fr)] gap-x-3 px-5 py-2.5 hover:bg-act-wash active:bg-act-wash lg:items-center lg:py-3 ${columns}`}
       >
-        <Cell className="text-[22px] leading-tight font-semibold">
+        <Cell className="text-[20px] leading-tight font-semibold lg:text-[22px]">
           {clockTime(job.openedAt, timeZone)}
-          <span className="ml-2 text-small font-normal text-ink-2 lg:ml-0 lg:block">
+          <span className="block text-small font-normal text-ink-2">
             {dayWord(job.openedAt, now, timeZone)}
           </span>
         </Cell>
@@ -201,20 +212,22 @@ function JobRow({
           <span className="block truncate font-semibold">
             {job.number} {customer.name}
           </span>
-          <span className="block truncate text-small text-ink-2">
+          <span className="hidden truncate text-small text-ink-2 lg:block">
             {site.address.split(',')[0]} · {isMine ? 'you' : technician.name.split(' ')[0]}
           </span>
+          <span className="block truncate text-small text-ink-2 lg:hidden">
+            {stageNames[standing.stage]} · {complaint} ·{' '}
+            {isMine ? 'you' : technician.name.split(' ')[0]}
+          </span>
         </Cell>
-        <Cell>
+        <Cell className="hidden lg:block">
           <span className="block truncate">
             {[unit.make, unit.model].filter(Boolean).join(' ') || 'Electric'},{' '}
             {plateWords({ unit })}
           </span>
-          <span className="block truncate text-small text-ink-2">
-            {complaintWords[job.complaint.kind ?? 'other']}
-          </span>
+          <span className="block truncate text-small text-ink-2">{complaint}</span>
         </Cell>
-        <Cell>
+        <Cell className="hidden lg:block">
           <StageTrack
             steps={stages.length}
             at={stages.indexOf(standing.stage)}
@@ -222,7 +235,7 @@ function JobRow({
           />
           <span className="block text-small">{stageText(standing)}</span>
         </Cell>
-        <Cell>
+        <Cell className="col-span-2 mt-1 lg:col-span-1 lg:mt-0">
           <SuspectStrip
             suspects={
               standing.stage === 'call' && standing.suspects.length === 0
@@ -232,17 +245,21 @@ function JobRow({
             decided={standing.decided}
             label={suspectWords(words, standing)}
           />
-          <span className="mt-1 line-clamp-2 text-small">{suspectWords(words, standing)}</span>
+          <span className="mt-1 hidden text-small lg:line-clamp-2">
+            {suspectWords(words, standing)}
+          </span>
         </Cell>
-        <Cell className="text-body">
-          {nextWords(words, standing, timeZone)}
+        <Cell className="col-span-2 text-small lg:col-span-1 lg:text-body">
+          <span className="block truncate lg:whitespace-normal">
+            {nextWords(words, standing, timeZone)}
+          </span>
           {standing.liftedWires > 0 && standing.stage !== 'closed' && (
-            <span className="block text-small font-medium">
+            <span className="mr-3 text-small font-medium lg:block">
               {standing.liftedWires} {standing.liftedWires === 1 ? 'wire' : 'wires'} lifted
             </span>
           )}
           {standing.warning && (
-            <span className="flex items-center gap-1.5 text-small font-medium">
+            <span className="inline-flex items-center gap-1.5 text-small font-medium lg:flex">
               <Unequal size={15} /> fits nothing yet
             </span>
           )}
@@ -310,5 +327,5 @@ function nextWords(
   if (stage === 'proof') return 'Prove the repair';
   if (decided) return `Act on it: ${words.suspect(suspects[0]?.repair ?? '').toLowerCase()}`;
   if (!next) return 'Nothing left that would tell more';
-  return `${capital(words.check(next.check))}, about ${Math.round(next.minutes)} min`;
+  return `${capital(words.check(next.check))}, about ${minutesText(next.minutes)}`;
 }

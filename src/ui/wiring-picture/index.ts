@@ -1,2 +1,2 @@
 export { freeEndOf } from './plan';
-export { WiringPicture, type WiringPictureProps } from './wiring-picture';
+export { WiringPicture } from './wiring-picture';

@@ -1,5 +1,5 @@
 import { BadMark } from './parts';
-import type { WiringPictureProps } from './wiring-picture';
+import type { WiringPictureProps } from './props';
 
 /** The tank with its water, warm above and below, and its elements with what they turn to heat. */
 export function Tank({

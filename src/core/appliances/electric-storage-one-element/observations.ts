@@ -1,4 +1,4 @@
-import type { Observation } from '../electrical/declaration';
+import type { Observation } from '../electrical/observation';
 import {
   beeps,
   breakerRecycle,

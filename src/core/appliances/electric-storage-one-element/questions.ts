@@ -1,5 +1,5 @@
 import type { ElectricalDeclaration } from '../electrical/declaration';
-import type { UnitHypothesis } from '../electrical/hypotheses';
+import type { UnitHypothesis } from '../electrical/unit-hypothesis';
 import type { Question } from '../family';
 import names from './names.json' with { type: 'json' };
 

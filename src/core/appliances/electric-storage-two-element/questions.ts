@@ -1,6 +1,6 @@
 import type { Question } from '../family';
 import type { ElectricalDeclaration } from '../electrical/declaration';
-import type { UnitHypothesis } from '../electrical/hypotheses';
+import type { UnitHypothesis } from '../electrical/unit-hypothesis';
 import names from './names.json' with { type: 'json' };
 
 const yesNo = { true: 'yes', false: 'no' };

@@ -1,5 +1,4 @@
-import { mostFacts } from '../../diagnosis/access';
-import type { AccessFact, AccessNeed } from '../../diagnosis/model';
+import { mostFacts, type AccessFact, type AccessNeed } from '../../diagnosis/model';
 import type { LiftedEnd } from '../../job-file/generated/job-types';
 import type { JobState } from '../../job-file/state';
 import type { ElectricalDeclaration } from './declaration';

@@ -2,7 +2,7 @@ import type { Candidate, PlanStart } from '../../diagnosis/model';
 import type { JobState } from '../../job-file/state';
 import type { AccessPlan } from './access-facts';
 import { accessMinutesOf } from './access-steps';
-import { powerOnDangers } from './dangers';
+import { powerOnDangers } from './danger-names';
 import type { ElectricalDeclaration } from './declaration';
 import { isAllowed, type TechnicianLimits } from './limits';
 import { observableOfCheck, type ElectricalObservable } from './observable';

@@ -1,17 +1,10 @@
 import { numberNodes, reusedSolver } from '../../circuit';
 import { buildNetlist, sourcesOf, type BranchChanges } from './circuit-of';
+import type { PowerOnDanger } from './danger-names';
 import type { ElectricalDeclaration } from './declaration';
-import type { UnitHypothesis } from './hypotheses';
+import type { UnitHypothesis } from './unit-hypothesis';
 import type { Plate } from './plate';
 import { trialRunner } from './situation';
-
-/**
- * What may happen when the power goes on, or stands on, with something wrong: worked out from the circuit under every
- * hypothesis, so that the danger of a live check is what the readings so far leave of it.
- */
-export const powerOnDangers = ['trips-again', 'current-to-earth', 'shell-live'] as const;
-
-export type PowerOnDanger = (typeof powerOnDangers)[number];
 
 /**
  * What each is worth avoiding, in minutes of work. A breaker closed on a fault arcs; current to earth is damp or a burst

@@ -1,14 +1,13 @@
-import type { Prediction } from '../../diagnosis/model';
 import type { CheckWords, Drawing, Question, Repair } from '../family';
 import type { Topology } from './circuit-of';
 import type { FaultMode } from './faults';
-import type { UnitHypothesis } from './hypotheses';
+import type { UnitHypothesis } from './unit-hypothesis';
 import type { FamilyNames } from './names';
+import type { Observation } from './observation';
 import type { FamilyParameters } from './parameters';
 import type { Plate } from './plate';
 import type { Situation, Trial } from './situation';
-import type { ReadingState, Thermostat } from './state';
-import type { UnitView } from './unit-view';
+import type { Thermostat } from './state';
 
 /** Everything that a family of electric heaters declares: data, and one function for the thermal situation. */
 export interface ElectricalDeclaration extends Topology {
@@ -47,15 +46,6 @@ export interface ElectricalDeclaration extends Topology {
   readonly dialsLook?: (celsius: readonly number[]) => string;
   /** Checks in the order that practice takes them. */
   readonly usualOrder: readonly string[];
-}
-
-/** What is seen, heard or felt: of the unit whatever its state, or in the state that it is in. */
-export type Observation = ((hypothesis: UnitHypothesis) => Prediction) | StateObservation;
-
-export interface StateObservation {
-  /** Equal for states in which it is the same observation: the same again is a repeat, not a second witness. */
-  keyOf(state: ReadingState): string;
-  predict(hypothesis: UnitHypothesis, state: ReadingState, unit: UnitView): Prediction;
 }
 
 export interface DeadPoint {

@@ -6,7 +6,7 @@ import { accessPlan } from './access-facts';
 import { accessMinutesOf, accessSteps, type AccessStep } from './access-steps';
 import { errorRateOf, ownMinutes, planStart } from './candidates';
 import { catalogueOf } from './family-catalogue';
-import { powerOnDangers } from './dangers';
+import { powerOnDangers } from './danger-names';
 import { isAllowed, type TechnicianLimits } from './limits';
 import { plateOf } from './plate-of-job';
 import type { ElectricalDeclaration } from './declaration';
@@ -16,7 +16,8 @@ import { clamp, observableOfCheck, probe, type ElectricalObservable } from './ob
 import { parameterHash, type FamilyParameters } from './parameters';
 import type { Plate } from './plate';
 import { impliedState, readingState, type ReadingState } from './state';
-import { unitView, type UnitView } from './unit-view';
+import type { UnitView } from './observation';
+import { unitView } from './unit-view';
 import { unlistedRepair, unlistedRepairId } from './unlisted';
 
 /** A family of electric heaters, ready to use: its declaration, with what follows from it. */

@@ -6,18 +6,8 @@ import { partOfFault, type FaultMode, type FaultVariant } from './faults';
 import type { FamilyParameters } from './parameters';
 import type { Plate } from './plate';
 import { trialRunner, type Situation } from './situation';
+import type { UnitHypothesis } from './unit-hypothesis';
 import { repairOfFault, unlistedModes, unlistedWeight } from './unlisted';
-
-/** A hypothesis about this unit: what is broken, how, and how the unit stands because of it. */
-export interface UnitHypothesis extends Hypothesis {
-  readonly changes: BranchChanges;
-  readonly spread: Readonly<Record<string, number>>;
-  readonly supply?: FaultVariant['supply'];
-  readonly dialCelsius: Readonly<Record<string, number>>;
-  readonly situation: Situation;
-  /** Equal where the circuit is equal, whatever the situation. */
-  readonly circuit: number;
-}
 
 export const noFault = 'no-fault';
 

@@ -1,7 +1,7 @@
 import type { Prediction } from '../../diagnosis/model';
-import type { StateObservation } from './declaration';
+import type { StateObservation } from './observation';
 import { modeOfFault, partOfFault } from './faults';
-import type { UnitHypothesis } from './hypotheses';
+import type { UnitHypothesis } from './unit-hypothesis';
 import { outcomes } from './model';
 import { stateKey } from './state';
 

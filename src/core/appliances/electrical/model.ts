@@ -9,7 +9,8 @@ import type {
 import type { BranchOhms } from './circuit-of';
 import { dangersOf, usualDangerMinutes } from './dangers';
 import type { ElectricalDeclaration } from './declaration';
-import { listHypotheses, type UnitHypothesis } from './hypotheses';
+import { listHypotheses } from './hypotheses';
+import type { UnitHypothesis } from './unit-hypothesis';
 import { floatingOhm, meterInputOhm, meters, usualLeadOhm } from './meters';
 import type { CircuitObservable, ElectricalObservable } from './observable';
 import type { FamilyParameters } from './parameters';

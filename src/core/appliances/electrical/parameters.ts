@@ -1,4 +1,4 @@
-import type { PowerOnDanger } from './dangers';
+import type { PowerOnDanger } from './danger-names';
 
 /**
  * The numbers that a firm may have its own opinion of: how often each fault is met, what a check takes, what a mistake

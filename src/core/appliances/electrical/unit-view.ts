@@ -10,17 +10,10 @@ import {
   type SwitchPositions,
 } from './circuit-of';
 import type { ElectricalDeclaration } from './declaration';
-import type { UnitHypothesis } from './hypotheses';
+import type { UnitHypothesis } from './unit-hypothesis';
+import type { UnitView } from './observation';
 import type { Plate } from './plate';
 import { wiresOf, type ReadingState } from './state';
-
-/** The unit's circuit under any hypothesis in any state. */
-export interface UnitView {
-  readonly plate: Plate;
-  solve(hypothesis: UnitHypothesis, state: ReadingState): SolvedCircuit;
-  /** Power into the water in a state, in watts. */
-  heatingWatt(hypothesis: UnitHypothesis, state: ReadingState): number;
-}
 
 /** The same with what the model needs to go through thousands of hypotheses fast. */
 export interface FastUnitView extends UnitView {
