@@ -67,7 +67,7 @@ export function ReadingDisplay(props: ReadingDisplayProps) {
     <section
       ref={section}
       aria-label="Reading"
-      className="scroll-mb-[370px] px-4 lg:scroll-mb-0 lg:px-5"
+      className="scroll-mb-[392px] px-4 lg:scroll-mb-0 lg:px-5"
     >
       <div className="flex items-end justify-between gap-4">
         <output
