@@ -28,18 +28,73 @@ test('ohms wait until power is off and proved dead, and the reason is told', asy
   await chooseCheck(page, 'Upper element, screw to screw');
   await pressKeys(page, '12.8');
   await page.getByRole('button', { name: /^Enter/ }).click();
-  const dialog = page.getByRole('dialog');
-  await expect(dialog.getByRole('heading', { name: 'Make safe' })).toBeVisible();
+  const dialog = page.getByRole('dialog', { name: 'Make safe' });
+  await expect(dialog).toBeVisible();
 
-  await dialog.getByRole('button', { name: /0 V on all three/ }).click();
-  await expect(dialog.getByRole('alert')).toContainText('Try the prover');
-  await dialog.getByLabel('Leg 1, limit 1 to tank').fill('118');
-  await dialog.getByRole('button', { name: /Proved dead/ }).click();
-  await expect(dialog.getByRole('alert')).toContainText('Not dead');
+  // Nothing is taken as read that was not: neither a point nor the prover.
+  const enter = dialog.getByRole('button', { name: 'Enter what was read' });
+  await dialog.getByRole('button', { name: /limit 1 to tank.*: 0 V$/i }).click();
+  await enter.click();
+  await expect(dialog.getByRole('alert')).toContainText('is not read yet');
+  for (const point of await dialog.getByRole('button', { name: /: 0 V$/ }).all())
+    await point.click();
+  await enter.click();
+  await expect(dialog.getByRole('alert')).toContainText('Was the prover tried');
+  await dialog.getByRole('button', { name: 'only before', exact: true }).click();
+  await enter.click();
+  await expect(dialog.getByRole('alert')).toContainText('proves nothing');
   await dialog.getByRole('button', { name: 'Close' }).click();
-  await expect(page.getByText(/prove dead first/i)).toBeVisible();
-  expect((await sentJob(page, jobId)).entries).toEqual([]);
+  await expect(page.getByText('prover not tried')).toBeVisible();
+
+  // The reading itself still waits, and is not lost.
+  expect((await sentJob(page, jobId)).entries.map((each) => each.kind)).toEqual([
+    'action',
+    'action',
+  ]);
   await expect(page.getByLabel('typed reading')).toContainText('12.8');
+});
+
+test('118 V at a point that should be dead is kept, bars dead work, and shows until it is dead', async ({
+  page,
+}) => {
+  const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Second feed' });
+  await currentCheck(page);
+  await page.getByRole('button', { name: 'Make safe' }).click();
+  await proveDead(page, { volts: '118' });
+  const dialog = page.getByRole('dialog', { name: 'Make safe' });
+  await expect(dialog.getByRole('alert')).toContainText('NOT dead');
+  await dialog.getByRole('button', { name: 'Close' }).click();
+  await expect(page.getByText('NOT dead: 118 V')).toBeVisible();
+  expect((await sentJob(page, jobId)).entries.at(-1)).toMatchObject({
+    action: 'proved-dead',
+    points: [{ value: { volt: 118 } }, { value: { volt: 0 } }, { value: { volt: 0 } }],
+    proverTried: 'before-and-after',
+  });
+  await page.reload();
+  await expect(page.getByText('NOT dead: 118 V')).toBeVisible();
+
+  await chooseCheck(page, 'Upper element, screw to screw');
+  await pressKeys(page, '12.8');
+  await page.getByRole('button', { name: /^Enter/ }).click();
+  await expect(dialog).toBeVisible();
+  await proveDead(page);
+  await expect(page.getByText('NOT dead: 118 V')).toHaveCount(0);
+});
+
+test('what a second tab enters is seen within two seconds, and ends a proof here', async ({
+  page,
+}) => {
+  const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Two tabs' });
+  await currentCheck(page);
+  await page.getByRole('button', { name: 'Make safe' }).click();
+  await proveDead(page);
+  await sentJob(page, jobId);
+  const other = await page.context().newPage();
+  await other.goto(page.url());
+  await chooseCheck(other, 'Supply, limit 1 to 3');
+  await doSteps(other);
+  await expect(page.getByText('Power ON', { exact: true })).toBeVisible({ timeout: 2000 });
+  await other.close();
 });
 
 test('a lone 1 on an element is asked back', async ({ page }) => {

@@ -44,6 +44,12 @@ describe.each(families)('$id', (family) => {
       }
     });
 
+    it('is in the record for every fault that a verdict can carry, with those that no list has', () => {
+      const carried = new Set(model.hypotheses.flatMap((each) => each.faults));
+      expect(carried.size).toBeGreaterThan(Object.keys(names.faults).length);
+      expect([...carried].filter((each) => !family.catalogue.faults.has(each))).toEqual([]);
+    });
+
     it('has words, minutes and a place in the picture for everything that is checked', () => {
       expect(new Set(Object.keys(family.checks))).toEqual(new Set(family.checkIds));
       expect(new Set(Object.keys(family.parameters.checkMinutes))).toEqual(

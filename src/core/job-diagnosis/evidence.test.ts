@@ -3,7 +3,7 @@ import { emptyJob, stamp } from '../../../tests/plates';
 import { electricStorageTwoElement as family } from '../appliances/electric-storage-two-element';
 import { walkEntries, type Entry, type JobFile } from '../job-file';
 import { diagnoseJob } from '.';
-import { evidenceOf } from './evidence';
+import { evidenceOf, plannedKeys } from './evidence';
 
 const made = (rest: object): Entry => ({ ...stamp(), ...rest }) as Entry;
 const evidence = (entries: Entry[], overrides: Partial<JobFile> = {}) => {
@@ -51,6 +51,26 @@ describe('what counts as evidence', () => {
     expect(outcome(52, 40)).toEqual({ kind: 'outcome', outcome: 'unequal' });
     expect(outcome(40, 38)).toEqual({ kind: 'outcome', outcome: 'low' });
     expect(evidence([dial('upper', 50)]).some((each) => each.checkId === 'dials-look')).toBe(false);
+  });
+
+  it('is the same check with more wires hanging free than it asks for, where they do no harm', () => {
+    const end = (which: string) => ({ wire: `w-${which}`, end: which.replace('-', '-element.') });
+    const keyOf = (check: string, ...lifted: string[]) => {
+      const entry = made({
+        kind: 'reading',
+        check,
+        value: { overRange: true },
+        state: { power: 'off', lifted: lifted.map(end) },
+      });
+      return plannedKeys(family, walkEntries([entry], family.catalogue), []).get(entry.id);
+    };
+    const own = ['lower-a', 'lower-b'];
+    const alone = keyOf('lower-element-b-to-tank-ohms', ...own);
+    expect(keyOf('lower-element-b-to-tank-ohms', ...own, 'upper-a', 'upper-b')).toBe(alone);
+    // With a wire of its own still on, it is another reading.
+    expect(keyOf('lower-element-b-to-tank-ohms', 'lower-b')).not.toBe(alone);
+    // A path through the whole heater is cut by any wire that hangs free.
+    expect(keyOf('lower-path-ohms', 'upper-a')).not.toBe(keyOf('lower-path-ohms'));
   });
 
   it('after a reset is a reading of a unit whose limit is closed', () => {

@@ -1,4 +1,9 @@
-import type { ApplianceFamily, ElectricalObservable, ReadingState } from '../appliances';
+import {
+  sameEnd,
+  type ApplianceFamily,
+  type ElectricalObservable,
+  type ReadingState,
+} from '../appliances';
 import type { Evidence } from '../diagnosis';
 import {
   powerShownBy,
@@ -124,11 +129,23 @@ export function plannedKeys(
       const isResult =
         entry.kind === 'observation' || (entry.kind === 'reading' && entry.value !== undefined);
       if (!isResult || entry.check === undefined || !family.isCheckId(entry.check)) return [];
-      const state = standingOfEntry(family, entry, before);
+      const state = withoutHarmless(family, entry.check, standingOfEntry(family, entry, before));
       const { key } = observableUnderLoad(family, entry.check, state, entry.state?.load);
       return [[entry.id, key] as const];
     }),
   );
+}
+
+/** Wires that hung free beyond those that the check asks for make it no other check, where they do no harm. */
+function withoutHarmless(
+  family: ApplianceFamily,
+  check: string,
+  state: ReadingState,
+): ReadingState {
+  const asked = family.check(check).state?.lifted;
+  if (asked === undefined || !family.checks[check]!.standsAlone) return state;
+  const isAsked = asked.every((each) => state.lifted.some((other) => sameEnd(each, other)));
+  return isAsked ? { ...state, lifted: asked } : state;
 }
 
 /** The state that an entry was taken in, with what was measured or known of it there. */

@@ -1,5 +1,6 @@
 import type { FamilyCatalogue } from '../../job-file/catalogue';
 import type { ElectricalDeclaration } from './declaration';
+import { unlistedNames } from './unlisted';
 
 /** What the record needs to know of a family, from what it declares. */
 export function catalogueOf({
@@ -9,13 +10,14 @@ export function catalogueOf({
   questions,
   coverWords,
   deadPoints,
+  branches,
 }: ElectricalDeclaration): FamilyCatalogue {
   return {
     family: names.family,
     terminals: new Set(names.terminals),
     conductors: names.conductors,
     repairs: new Set(names.repairs),
-    faults: new Set(Object.keys(names.faults)),
+    faults: new Set([...Object.keys(names.faults), ...unlistedNames({ branches })]),
     covers: new Set(Object.keys(coverWords)),
     settings: new Map(thermostats.map(({ id, setting }) => [setting, { dial: id }])),
     dials: new Map(thermostats.map(({ id, stateKey }) => [id, stateKey])),

@@ -39,6 +39,15 @@ export const repairOfFault = (
 export const placeOfUnlisted = (id: string): string | undefined =>
   id.startsWith(prefix) ? id.slice(prefix.length).replace(/ (open|resistive|low)$/, '') : undefined;
 
+/** Every name that such a fault may have on any plate: a verdict may carry it, and the record has to know it. */
+export const unlistedNames = ({ branches }: Pick<ElectricalDeclaration, 'branches'>): string[] => [
+  ...branches.flatMap(({ id }) => [`${prefix}${id} resistive`, `${prefix}${id} open`]),
+  ...[...elementParts(branches)].map((part) => `${prefix}${part} low`),
+];
+
+const elementParts = (branches: readonly Branch[]): ReadonlySet<string> =>
+  new Set(branches.flatMap(({ id, element }) => (element ? [id.replace(/\.[ab]-half$/, '')] : [])));
+
 /**
  * What the circuit may have without any list naming it: a resistance or a break in every branch that no listed fault gives
  * one, and an element that reads too low. That is how a reading that fits no name still says where to look (de Kleer and
@@ -61,9 +70,6 @@ export function unlistedModes(
   const inTheWay = branches.filter(
     (each) => each.element === undefined && each.id !== 'bond' && isThere(each, plate),
   );
-  const parts = new Set(
-    branches.flatMap(({ id, element }) => (element ? [id.replace(/\.[ab]-half$/, '')] : [])),
-  );
   return [
     ...inTheWay
       .filter(({ id }) => !changed(id, 'ohm'))
@@ -71,7 +77,7 @@ export function unlistedModes(
     ...inTheWay
       .filter(({ id }) => !changed(id, 'open'))
       .map(({ id }) => fault(`${prefix}${id} open`, { [id]: 'open' })),
-    ...[...parts].map((part) => ({
+    ...[...elementParts(branches)].map((part) => ({
       id: `${prefix}${part} low`,
       variants: [0.5, 0.75].map((factor) => ({
         share: 0.5,
