@@ -29,7 +29,7 @@ test('ohms wait until power is off and proved dead, and the reason is told', asy
   await pressKeys(page, '12.8');
   await page.getByRole('button', { name: /^Enter/ }).click();
   const dialog = page.getByRole('dialog', { name: 'Make safe' });
-  await expect(dialog).toBeVisible();
+  await expect(dialog.getByRole('heading', { name: 'Make safe' })).toBeVisible();
 
   // Nothing is taken as read that was not: neither a point nor the prover.
   const enter = dialog.getByRole('button', { name: 'Enter what was read' });
@@ -76,7 +76,7 @@ test('118 V at a point that should be dead is kept, bars dead work, and shows un
   await chooseCheck(page, 'Upper element, screw to screw');
   await pressKeys(page, '12.8');
   await page.getByRole('button', { name: /^Enter/ }).click();
-  await expect(dialog).toBeVisible();
+  await expect(dialog.getByRole('heading', { name: 'Make safe' })).toBeVisible();
   await proveDead(page);
   await expect(page.getByText('NOT dead: 118 V')).toHaveCount(0);
 });

@@ -52,11 +52,14 @@ test.describe('a job file that is no job file', () => {
       page,
     }) => {
       await page.goto(baseUrl());
-      await page.getByLabel('Job file to import').setInputFiles({
-        name: 'job.json',
-        mimeType: 'application/json',
-        buffer: Buffer.from(text),
-      });
+      await page
+        .getByLabel('Job file to import')
+        .first()
+        .setInputFiles({
+          name: 'job.json',
+          mimeType: 'application/json',
+          buffer: Buffer.from(text),
+        });
       await expect(page.getByRole('dialog')).toContainText(message);
       await page.getByRole('button', { name: 'Close' }).click();
       await page.reload();
@@ -67,11 +70,14 @@ test.describe('a job file that is no job file', () => {
 
   test('a good one opens as a job', async ({ page }) => {
     await page.goto(baseUrl());
-    await page.getByLabel('Job file to import').setInputFiles({
-      name: 'job.json',
-      mimeType: 'application/json',
-      buffer: Buffer.from(JSON.stringify(emptyJob({ site: { customer: 'From a file' } }))),
-    });
+    await page
+      .getByLabel('Job file to import')
+      .first()
+      .setInputFiles({
+        name: 'job.json',
+        mimeType: 'application/json',
+        buffer: Buffer.from(JSON.stringify(emptyJob({ site: { customer: 'From a file' } }))),
+      });
     await page.waitForURL(/\/jobs\//);
     await currentCheck(page);
   });

@@ -10,6 +10,8 @@ export interface Received {
   readonly isHearing: boolean;
 }
 
+const retryMilliseconds = 3000;
+
 /**
  * Asks for what comes to a job whenever the server says that something came, when the page comes to the front again and when
  * the connection is back. A page in the background lets go of its connection.
@@ -47,12 +49,20 @@ export function useReceived(jobId: string, knownCount: number): Received {
 
   useEffect(() => {
     let source: EventSource | undefined;
+    let later: ReturnType<typeof setTimeout> | undefined;
     const open = () => {
       if (source || document.visibilityState === 'hidden') return;
       source = new EventSource(`/api/jobs/${jobId}/events`);
       source.addEventListener('entries', () => void ask());
       source.addEventListener('deaf', () => setHearing(false));
-      source.addEventListener('error', () => setHearing(false));
+      source.addEventListener('error', () => {
+        setHearing(false);
+        // Lost, it tries again by itself; refused, as by a server that is stopping, it would never.
+        if (source?.readyState !== EventSource.CLOSED) return;
+        source = undefined;
+        clearTimeout(later);
+        later = setTimeout(open, retryMilliseconds);
+      });
     };
     const turn = () => {
       if (document.visibilityState === 'hidden') {
@@ -68,6 +78,7 @@ export function useReceived(jobId: string, knownCount: number): Received {
     window.addEventListener('focus', turn);
     window.addEventListener('online', turn);
     return () => {
+      clearTimeout(later);
       source?.close();
       document.removeEventListener('visibilitychange', turn);
       window.removeEventListener('focus', turn);
