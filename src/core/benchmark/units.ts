@@ -31,6 +31,7 @@ export function benchmarkUnit(
   seed: number,
   index: number,
   options: SimulationOptions,
+  schools?: Readonly<Record<string, string>>,
 ): BenchmarkUnit {
   const random = seededRandom(seed * 1_000_003 + index);
   const job: JobFile = {
@@ -39,6 +40,7 @@ export function benchmarkUnit(
     job: { id: `bench-${seed}-${index}`, openedAt: timeAt(0) },
     unit: described,
     site,
+    ...(schools ? { constraints: { schools } } : {}),
     entries: [],
   };
   const unit = simulateUnit(simulated, family.plateOf(job), random, options);
