@@ -34,7 +34,8 @@ export default defineConfig({
     },
     {
       name: 'phone',
-      testIgnore: /(desk|server-side)\.spec/,
+      // What a screen's size does not touch runs once, at a desk.
+      testIgnore: /(desk|server-side|faults)\.spec/,
       use: {
         ...devices['Desktop Chrome'],
         channel: undefined,

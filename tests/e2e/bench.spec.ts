@@ -287,6 +287,7 @@ test('12.5 Ω, 240 V and 13 A are named as not all true, and asked for again', a
 });
 
 test('a healthy set is left alone', async ({ page }) => {
+  test.skip(isPhone(page), 'the engine is the same at a desk');
   await openJob(page, { kind: 'runs-out', customer: 'Healthy' });
   await currentCheck(page);
   for (const [check, keys] of [

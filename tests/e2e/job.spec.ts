@@ -8,7 +8,7 @@ import {
   simulateUnit,
 } from '../../src/core/simulation';
 import { plate4500 } from '../plates';
-import { answerCheck, currentCheck, openJob, proveDead, sentJob } from './technician';
+import { answerCheck, currentCheck, isPhone, openJob, proveDead, sentJob } from './technician';
 
 const { repairs } = electricStorageTwoElement;
 
@@ -18,9 +18,11 @@ const hiddenFaults = [
   { fault: 'lower-thermostat.never-closes', seed: 102 },
   { fault: 'splice-2.resistive', seed: 103 },
 ] as const;
+const onPhone = 102;
 
 for (const { fault, seed } of hiddenFaults) {
   test(`${fault} is found, repaired, proved and reported`, async ({ page }) => {
+    test.skip(isPhone(page) && seed !== onPhone, 'one way through is enough on a phone');
     const unit = simulateUnit(simulatedTwoElement, plate4500, seededRandom(seed), {
       faults: [fault],
     });
