@@ -1,11 +1,21 @@
 /**
- * Measures how fast the bench answers on the running demo: a key to its digit, a digit to what it would mean, Enter to
- * the next check. Prints medians and 95th percentiles; docs/benchmarks/response.md keeps them with date and machine.
- *   node --import tsx scripts/measure-response.ts http://127.0.0.1:4127
+ * Measures how fast the bench answers: a key to its digit, a digit to what it would mean, Enter to the next check. Works on
+ * the production build over a database of its own, with the demo data, and leaves nothing behind. Prints medians and 95th
+ * percentiles; docs/benchmarks/response.md keeps them with date and machine. After ./ohmmeter demo:
+ *   OHMMETER_OWNER_DATABASE_URL="$(bash scripts/postgres-cluster.sh start)" node --import tsx scripts/measure-response.ts
  */
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
 import { chromium, type Page } from '@playwright/test';
+import { startServer } from '../tests/e2e/server';
 
-const address = process.argv[2] ?? 'http://127.0.0.1:4127';
+// The application's role is shared by every database of the cluster: its password stays.
+process.env.OHMMETER_APPLICATION_PASSWORD ??= readFileSync(
+  path.resolve(import.meta.dirname, '../.ohmmeter/application-password'),
+  'utf8',
+).trim();
+const server = await startServer({ demo: true });
+const address = server.url;
 const rounds = 12;
 
 const browser = await chromium.launch({
@@ -53,6 +63,7 @@ for (let round = 0; round < rounds; round++) {
   if ((await page.locator('[data-check]').count()) === 0) break;
 }
 await browser.close();
+await server.stop();
 
 for (const [what, values] of Object.entries(times)) {
   const sorted = [...values].sort((one, other) => one - other);

@@ -8,7 +8,7 @@ import {
   probeTerminals,
 } from '../../src/core/job-diagnosis';
 import { readJobValue, type Constraints, type JobFile } from '../../src/core/job-file';
-import { jobOf, logbook, results } from './logbooks';
+import { anyEntries, jobOf, logbook, results } from './logbooks';
 
 const runs = { numRuns: Number(process.env.RUNS ?? 25), seed: 7 };
 
@@ -87,6 +87,34 @@ describe.each(families.map((family) => [family.id, family] as const))(
       // Neither the one nor the other is all that was seen.
 
       expect(Math.min(refused, answered)).toBeGreaterThan(runs.numRuns / 4);
+    });
+
+    it('believes a proof of dead only where every point was read harmless, whatever stands beside it', () => {
+      let [refused, proved] = [0, 0];
+      fc.assert(
+        fc.property(anyEntries(family, 4), (entries) => {
+          const read = readJobValue(
+            JSON.parse(JSON.stringify(jobOf(family, entries))),
+            catalogueOf,
+          );
+          if (!read.ok) {
+            refused += 1;
+            expect(read.problems.every((each) => each.pointer.startsWith('/entries/'))).toBe(true);
+            return;
+          }
+          const { answer, state } = benchAnswer(read.job, undefined, { depth: 'one-step' });
+          expect(answer.suspects.every((each) => Number.isFinite(each.probability))).toBe(true);
+          if (state.provedDeadAt === undefined) return;
+          proved += 1;
+          const proof = read.job.entries.find((each) => each.at === state.provedDeadAt);
+          expect(proof).toMatchObject({ action: 'proved-dead', proverTried: 'before-and-after' });
+          const points = proof?.kind === 'action' ? (proof.points ?? []) : [];
+          expect(points.length).toBeGreaterThanOrEqual(family.deadPoints.length);
+          expect(points.every((each) => (each.value.volt ?? 999) < 50)).toBe(true);
+        }),
+        { ...runs, numRuns: runs.numRuns * 12 },
+      );
+      expect(Math.min(refused, proved)).toBeGreaterThan(runs.numRuns / 4);
     });
 
     it('says the same in whatever order its results were taken', () => {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { ApplianceFamily } from '../../src/core/appliances';
 import type { Entry, JobFile } from '../../src/core/job-file';
-import { emptyJob } from '../plates';
+import { emptyJob, provedDead } from '../plates';
 
 /** Any logbook that hands could write on a unit of a family, sensible or not; and some that no hands could. */
 
@@ -122,6 +122,7 @@ function action(family: ApplianceFamily): fc.Arbitrary<Made> {
   const wire = fc.constantFrom(...Object.keys(names.conductors));
   return fc.oneof(
     plain.map((each) => ({ kind: 'action', action: each })),
+    fc.constant({ ...provedDead(family) }),
     fc
       .tuple(fc.constantFrom('lift-wire', 'refit-wire'), wire, fc.constantFrom(0, 1))
       .map(([each, lifted, end]) => ({
@@ -170,6 +171,107 @@ export const logbook = (family: ApplianceFamily, most: number): fc.Arbitrary<Ent
       { maxLength: most },
     )
     .map(numbered);
+
+const anyValue = (): fc.Arbitrary<object> =>
+  fc.oneof(
+    ...['resistance', 'voltage-ac', 'current-ac', 'temperature'].map(valueOf),
+    fc.constantFrom({ ohm: 12.8, volt: 240 }, { celsius: 50, fahrenheit: 122 }, {}),
+  );
+
+/** A reading with any of its keys, in any combination: what fits together and what does not. */
+const anyReading = (family: ApplianceFamily): fc.Arbitrary<Made> =>
+  fc.record(
+    {
+      kind: fc.constantFrom('reading', 'observation'),
+      check: fc.constantFrom(...family.checkIds, 'toString'),
+      quantity: fc.constantFrom('resistance', 'voltage-ac', 'current-ac', 'temperature'),
+      between: fc.tuple(
+        fc.constantFrom(...family.names.terminals),
+        fc.constantFrom(...family.names.terminals),
+      ),
+      around: fc.constantFrom(...Object.keys(family.names.conductors)),
+      value: anyValue(),
+      leads: fc.constantFrom({ ohm: 0.4 }, { volt: 1 }),
+    },
+    { requiredKeys: ['kind', 'value'] },
+  );
+
+/** A try to prove dead: some points or all, harmless or not, with or without a prover, by one person or another. */
+const anyProof = ({ deadPoints }: ApplianceFamily): fc.Arbitrary<Made> =>
+  fc
+    .record(
+      {
+        points: fc.array(
+          fc.record(
+            {
+              between: fc.constantFrom(...deadPoints.map((each) => [...each.between])),
+              value: fc.constantFrom({ volt: 0 }, { volt: 3 }, { volt: 118 }, { ohm: 0 }),
+            },
+            { requiredKeys: ['between', 'value'] },
+          ),
+          { maxLength: deadPoints.length + 1 },
+        ),
+        proverTried: fc.constantFrom('before-and-after', 'before', 'not-tried'),
+        by: fc.constantFrom('one', 'other'),
+        visit: fc.constantFrom('1', '2'),
+      },
+      { requiredKeys: [] },
+    )
+    .map((made) => ({ kind: 'action', action: 'proved-dead', ...made }));
+
+const anyStep = (family: ApplianceFamily): fc.Arbitrary<Made> =>
+  fc.oneof(
+    fc.record({
+      kind: fc.constant('setting'),
+      setting: fc.constantFrom('upper-dial', 'lower-dial', 'dial', 'mood'),
+      as: fc.constantFrom('found', 'left'),
+      value: anyValue(),
+    }),
+    fc.record({
+      kind: fc.constant('verdict'),
+      repair: fc.constantFrom(...family.names.repairs, 'toString'),
+      probability: fc.constantFrom(0, 0.5, 1, 2),
+    }),
+    fc.record(
+      {
+        kind: fc.constant('status'),
+        status: fc.constantFrom('waiting-part', 'closed-repaired', 'closed-unrepaired', 'closed'),
+        reason: fc.constant('told so'),
+        recheckBy: fc.constantFrom('2026-12-01', 'soon'),
+      },
+      { requiredKeys: ['kind', 'status'] },
+    ),
+    fc.constantFrom('leave', 'power-on', 'power-off').map((each) => ({
+      kind: 'action',
+      action: each,
+    })),
+  );
+
+/** Entries of every kind, some of them corrections of any other: of a correction, of themselves, of nothing. */
+export const anyEntries = (family: ApplianceFamily, most: number): fc.Arbitrary<Entry[]> =>
+  fc
+    .array(
+      fc.tuple(
+        fc.oneof(
+          { weight: 3, arbitrary: result(family) },
+          { weight: 2, arbitrary: anyReading(family) },
+          { weight: 3, arbitrary: anyProof(family) },
+          { weight: 3, arbitrary: fc.constant(provedDead(family) as unknown as Made) },
+          { weight: 2, arbitrary: anyStep(family) },
+        ),
+        fc.option(fc.nat({ max: most }), { nil: undefined, freq: 3 }),
+      ),
+      { maxLength: most },
+    )
+    .map((made) =>
+      numbered(
+        made.map(([each, corrected]) =>
+          corrected === undefined
+            ? each
+            : { kind: 'correction', replaces: idAt(corrected).id, reason: 'misread', entry: each },
+        ),
+      ),
+    );
 
 export function jobOf(
   family: ApplianceFamily,
