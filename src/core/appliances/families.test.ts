@@ -50,6 +50,16 @@ describe.each(families)('$id', (family) => {
       expect([...carried].filter((each) => !family.catalogue.faults.has(each))).toEqual([]);
     });
 
+    it('takes no word of the language for a check', () => {
+      for (const each of ['toString', 'constructor', '__proto__', 'hasOwnProperty', '']) {
+        expect(family.isCheckId(each), each).toBe(false);
+      }
+      for (const each of family.checkIds) {
+        expect(family.isCheckId(each)).toBe(true);
+        expect(family.isCheckId(each.toUpperCase())).toBe(false);
+      }
+    });
+
     it('has words, minutes and a place in the picture for everything that is checked', () => {
       expect(new Set(Object.keys(family.checks))).toEqual(new Set(family.checkIds));
       expect(new Set(Object.keys(family.parameters.checkMinutes))).toEqual(
