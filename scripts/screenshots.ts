@@ -18,7 +18,10 @@ interface Shot {
   readonly viewport: { readonly width: number; readonly height: number };
   readonly theme?: 'light' | 'dark';
   /** The name of the job's customer on Today, and the page of the job. */
-  readonly job?: { readonly name: RegExp; readonly page: '' | '/repair' | '/report' };
+  readonly job?: {
+    readonly name: RegExp;
+    readonly page: `?check=${string}` | '/repair' | '/report';
+  };
   readonly path?: string;
   readonly prepare?: (page: Page) => Promise<void>;
 }
@@ -28,7 +31,7 @@ const typeReading = async (page: Page) => {
   await page.keyboard.type('12.7');
 };
 
-const half = { name: /Bea Falkner/, page: '' } as const;
+const half = { name: /Bea Falkner/, page: '?check=lower-element-ohms' } as const;
 const shots: readonly Shot[] = [
   { name: 'today', viewport: desk, path: '/' },
   {
@@ -69,7 +72,7 @@ const shots: readonly Shot[] = [
   {
     name: 'bench-one-element',
     viewport: desk,
-    job: { name: /The Kettle Corner/, page: '' },
+    job: { name: /The Kettle Corner/, page: '?check=element-ohms' },
     prepare: async (page) => {
       await page.locator('main[aria-busy=false]').waitFor();
     },
