@@ -286,8 +286,7 @@ test('12.5 Ω, 240 V and 13 A are named as not all true, and asked for again', a
   expect(await currentCheck(page)).not.toBe(asked);
 });
 
-test('a healthy set is left alone', async ({ page }) => {
-  test.skip(isPhone(page), 'the engine is the same at a desk');
+test('a healthy set is left alone', { tag: '@desk' }, async ({ page }) => {
   await openJob(page, { kind: 'runs-out', customer: 'Healthy' });
   await currentCheck(page);
   for (const [check, keys] of [

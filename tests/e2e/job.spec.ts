@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test } from '@playwright/test';
 import { electricStorageOneElement } from '../../src/core/appliances/electric-storage-one-element';
 import { electricStorageTwoElement } from '../../src/core/appliances/electric-storage-two-element';
 import {
@@ -8,7 +8,14 @@ import {
   simulateUnit,
 } from '../../src/core/simulation';
 import { plate4500 } from '../plates';
-import { answerCheck, currentCheck, isPhone, openJob, proveDead, sentJob } from './technician';
+import {
+  answerCheck,
+  currentCheck,
+  handleWires,
+  makeSafeIfNeeded,
+  openJob,
+  sentJob,
+} from './technician';
 
 const { repairs } = electricStorageTwoElement;
 
@@ -18,92 +25,71 @@ const hiddenFaults = [
   { fault: 'lower-thermostat.never-closes', seed: 102 },
   { fault: 'splice-2.resistive', seed: 103 },
 ] as const;
+/** One way through is enough on a phone. */
 const onPhone = 102;
 
 for (const { fault, seed } of hiddenFaults) {
-  test(`${fault} is found, repaired, proved and reported`, async ({ page }) => {
-    test.skip(isPhone(page) && seed !== onPhone, 'one way through is enough on a phone');
-    const unit = simulateUnit(simulatedTwoElement, plate4500, seededRandom(seed), {
-      faults: [fault],
-    });
-    const jobId = await openJob(page, { kind: unit.complaint.kind, customer: `Hidden ${seed}` });
+  test(
+    `${fault} is found, repaired, proved and reported`,
+    { tag: seed === onPhone ? [] : '@desk' },
+    async ({ page }) => {
+      const unit = simulateUnit(simulatedTwoElement, plate4500, seededRandom(seed), {
+        faults: [fault],
+      });
+      const jobId = await openJob(page, { kind: unit.complaint.kind, customer: `Hidden ${seed}` });
 
-    for (let taken = 0; taken < 25; taken++) {
-      const check = await currentCheck(page);
-      if (!check) break;
-      await answerCheck(page, jobId, check, unit);
-    }
-    const repair = unit.repairs[0]!;
-    await expect(
-      page.getByRole('heading', { level: 2, name: repairs[repair]!.order }),
-    ).toBeVisible();
+      for (let taken = 0; taken < 25; taken++) {
+        const check = await currentCheck(page);
+        if (!check) break;
+        await answerCheck(page, jobId, check, unit);
+      }
+      const repair = unit.repairs[0]!;
+      await expect(
+        page.getByRole('heading', { level: 2, name: repairs[repair]!.order }),
+      ).toBeVisible();
 
-    await page.getByRole('link', { name: 'To the repair' }).click();
-    await page.getByRole('button', { name: 'Act on this verdict' }).click();
-    await expect(page.getByRole('button', { name: 'Repair is done' })).toBeVisible();
-    await makeSafeIfNeeded(page);
-    await handleWires(page, repair);
-    await page.getByRole('button', { name: 'Repair is done' }).click();
-    await expect(page.getByText('One of these must now be right')).toBeVisible();
-    unit.repair([repair]);
+      await page.getByRole('link', { name: 'To the repair' }).click();
+      await page.getByRole('button', { name: 'Act on this verdict' }).click();
+      await expect(page.getByRole('button', { name: 'Repair is done' })).toBeVisible();
+      await makeSafeIfNeeded(page);
+      await handleWires(page);
+      await page.getByRole('button', { name: 'Repair is done' }).click();
+      await expect(page.getByText('One of these must now be right')).toBeVisible();
+      unit.repair([repair]);
 
-    await page.getByRole('button', { name: 'Close as repaired' }).click();
-    await expect(
-      page.getByRole('alert').filter({ hasText: 'No proving reading is right yet' }),
-    ).toBeVisible();
+      await page.getByRole('button', { name: 'Close as repaired' }).click();
+      await expect(
+        page.getByRole('alert').filter({ hasText: 'No proving reading is right yet' }),
+      ).toBeVisible();
 
-    const proof = page.getByRole('link', { name: /under load|clamp|Supply, limit/ }).first();
-    await proof.click();
-    const proving = await currentCheck(page);
-    await answerCheck(page, jobId, proving!, unit);
-    await sentJob(page, jobId);
-    await page.goto(`${page.url().split('?')[0]}/repair`);
+      const proof = page.getByRole('link', { name: /under load|clamp|Supply, limit/ }).first();
+      await proof.click();
+      const proving = await currentCheck(page);
+      await answerCheck(page, jobId, proving!, unit);
+      await sentJob(page, jobId);
+      await page.goto(`${page.url().split('?')[0]}/repair`);
 
-    await page.getByLabel('Upper dial as found').fill('120');
-    await page.getByLabel('Upper dial as left').fill('122');
-    await page.getByLabel('Lower dial as left').fill('122');
-    await page.getByLabel('Lower dial as left').press('Enter');
-    await page.getByRole('button', { name: 'Close: repaired and proved' }).click();
-    await page.getByRole('link', { name: 'To the report' }).click();
+      await page.getByLabel('Upper dial as found').fill('120');
+      await page.getByLabel('Upper dial as left').fill('122');
+      await page.getByLabel('Lower dial as left').fill('122');
+      await page.getByLabel('Lower dial as left').press('Enter');
+      await page.getByRole('button', { name: 'Close: repaired and proved' }).click();
+      await page.getByRole('link', { name: 'To the report' }).click();
 
-    await expect(
-      page.getByRole('heading', { name: /Repaired, and the repair held/ }),
-    ).toBeVisible();
-    await expect(page.getByText('Proving, after the repair')).toBeVisible();
-    await expect(page.getByRole('img', { name: /as left 122 °F/ })).toBeVisible();
-    await expect
-      .poll(async () => (await sentJob(page, jobId)).entries.at(-1))
-      .toMatchObject({ kind: 'status', status: 'closed-repaired' });
-    const job = await sentJob(page, jobId);
-    expect(job.entries.some((each) => each.kind === 'verdict' && each.repair === repair)).toBe(
-      true,
-    );
-  });
-}
-
-async function makeSafeIfNeeded(page: Page) {
-  const makeSafe = page.getByRole('button', { name: /Make safe|Prove dead/ });
-  if ((await makeSafe.count()) === 0) return;
-  await makeSafe.click();
-  await proveDead(page);
-}
-
-/** Lifts each wire of the repair with its colour noted, then puts every lifted one back. */
-async function handleWires(page: Page, repair: string) {
-  for (let k = 0; k < repairs[repair]!.wires.length; k++) {
-    const lift = page.getByRole('button', { name: /: lift$/ });
-    if ((await lift.count()) === 0) break;
-    const before = await lift.count();
-    const colour = page.getByPlaceholder('colour').first();
-    if ((await colour.count()) > 0) await colour.fill('red');
-    await lift.first().click();
-    await expect(lift).toHaveCount(before - 1);
-  }
-  const back = page.getByRole('button', { name: /: put back$/ });
-  for (let left = await back.count(); left > 0; left--) {
-    await back.first().click();
-    await expect(back).toHaveCount(left - 1);
-  }
+      await expect(
+        page.getByRole('heading', { name: /Repaired, and the repair held/ }),
+      ).toBeVisible();
+      await expect(page.getByText('Proving, after the repair')).toBeVisible();
+      await expect(page.getByRole('img', { name: /as left 122 °F/ })).toBeVisible();
+      await expect
+        .poll(async () => (await sentJob(page, jobId)).entries.at(-1))
+        .toMatchObject({ kind: 'status', status: 'closed-repaired' });
+      const job = await sentJob(page, jobId);
+      expect(job.entries.some((each) => each.kind === 'verdict' && each.repair === repair)).toBe(
+        true,
+      );
+    },
+  );
 }
 
 test('a small tank with one element is diagnosed the same way', async ({ page }) => {

@@ -160,3 +160,30 @@ export async function pressKeys(page: Page, text: string): Promise<void> {
     await keypad.getByRole('button', { name, exact: true }).click();
   }
 }
+
+export async function makeSafeIfNeeded(page: Page): Promise<void> {
+  const makeSafe = page.getByRole('button', { name: /Make safe|Prove dead/ });
+  if ((await makeSafe.count()) === 0) return;
+  await makeSafe.click();
+  await proveDead(page);
+}
+
+const mostWires = 8;
+
+/** Lifts each wire of the repair with its colour noted, then puts every lifted one back. */
+export async function handleWires(page: Page): Promise<void> {
+  for (let k = 0; k < mostWires; k++) {
+    const lift = page.getByRole('button', { name: /: lift$/ });
+    if ((await lift.count()) === 0) break;
+    const before = await lift.count();
+    const colour = page.getByPlaceholder('colour').first();
+    if ((await colour.count()) > 0) await colour.fill('red');
+    await lift.first().click();
+    await expect(lift).toHaveCount(before - 1);
+  }
+  const back = page.getByRole('button', { name: /: put back$/ });
+  for (let left = await back.count(); left > 0; left--) {
+    await back.first().click();
+    await expect(back).toHaveCount(left - 1);
+  }
+}
