@@ -17,27 +17,34 @@ export interface Belief {
   readonly unlisted: number;
   /** The same as the logarithm of its odds. */
   readonly unlistedLogOdds: number;
+  /** Natural logarithm of how likely the evidence is if what is wrong is in a hypothesis. */
+  readonly listedLogLikelihood: number;
 }
 
 /** Below this, a hypothesis that cannot explain an outcome still keeps a foot in the door. */
 const leastLikelihood = 1e-9;
 
-/** Weighs all evidence. The order of entries does not matter. */
+/**
+ * Weighs all evidence. The order of entries does not matter.
+ * @param failed Place of a repair that is taken not to have held, in the order in which they were done.
+ */
 export function updateBelief<O extends Observable>(
   family: CompiledFamily<O>,
   evidence: readonly Evidence<O>[],
+  failed = noneFailed,
 ): Belief {
   const groups = groupRepeats(family, evidence);
-  const started = continued(family, groups);
+  const started = continued(family, groups, failed);
   const contributions = [...started.belief.contributions];
   const byHypothesis = started.belief.byHypothesis.slice();
-  let { shareOfRow, unlistedLogOdds } = started.belief;
+  let { shareOfRow, unlistedLogOdds, listedLogLikelihood } = started.belief;
   for (const group of groups.slice(started.groupCount)) {
-    const contribution = weigh(family, group);
+    const contribution = weigh(family, group, failed);
     // A look tells nothing of the shared unknowns: their shares are copied only where something does.
     const isShared = shareOfRow === started.belief.shareOfRow;
     if (isShared && contribution.isFlat.includes(0)) shareOfRow = shareOfRow.slice();
     const listed = multiplyIn(family.rowStart, byHypothesis, shareOfRow, contribution);
+    listedLogLikelihood += Math.log(listed);
     if (family.model.unlisted) {
       const weight = Math.log(unlistedLikelihood(family, contribution) / listed);
       unlistedLogOdds += weight;
@@ -51,24 +58,32 @@ export function updateBelief<O extends Observable>(
     contributions,
     unlisted: family.model.unlisted ? chanceOf(unlistedLogOdds) : 0,
     unlistedLogOdds,
+    listedLogLikelihood,
   };
-  lastBeliefs.set(family, { groups, belief });
+  const last = lastBeliefs.get(family) ?? new Map<number, WeighedBefore>();
+  lastBeliefs.set(family, last.set(failed, { groups, belief }));
   return belief;
 }
+
+const noneFailed = -1;
 
 interface WeighedBefore {
   readonly groups: readonly RepeatGroup[];
   readonly belief: Belief;
 }
 
-/** The last belief of each family: a logbook grows at its end, and what was weighed need not be weighed again. */
-const lastBeliefs = new WeakMap<object, WeighedBefore>();
+/**
+ * The last belief of each family, by the repair that was taken not to have held: a logbook grows at its end, and what was
+ * weighed need not be weighed again.
+ */
+const lastBeliefs = new WeakMap<object, Map<number, WeighedBefore>>();
 
 function continued<O extends Observable>(
   family: CompiledFamily<O>,
   groups: readonly RepeatGroup<O>[],
+  failed: number,
 ): { readonly belief: Belief; readonly groupCount: number } {
-  const last = lastBeliefs.get(family);
+  const last = lastBeliefs.get(family)?.get(failed);
   const isPrefix =
     last !== undefined &&
     last.groups.length <= groups.length &&
@@ -82,6 +97,7 @@ function continued<O extends Observable>(
     contributions: [],
     unlisted: share,
     unlistedLogOdds: Math.log(share / (1 - share)),
+    listedLogLikelihood: 0,
   };
   return { belief: none, groupCount: 0 };
 }
@@ -233,9 +249,11 @@ function agree<O extends Observable>(
 function weigh<O extends Observable>(
   family: CompiledFamily<O>,
   { members, rivals }: RepeatGroup<O>,
+  failed: number,
 ): Contribution {
   const first = members[0]!;
-  const { classOfRow, isFlat } = family.classesAfter(first.observable, first.repairsBefore);
+  const held = first.repairsBefore.filter((_, index) => index !== failed);
+  const { classOfRow, isFlat } = family.classesAfter(first.observable, held);
   const { classes } = family.table(first.observable);
   // A slip that repeats is rarer than a slip, but not independent of it: meters and habits stay the same.
   const errorRate = first.errorRate * (members.length > 1 ? 0.1 : 1);
@@ -323,12 +341,29 @@ export function beliefAfterRepairs(
     byHypothesis[h] = sum;
     if (sum > 0) for (let row = start; row < end; row++) shareOfRow[row]! /= sum;
   }
-  return {
-    byHypothesis,
-    shareOfRow,
-    active: activeOf(byHypothesis),
-    contributions: belief.contributions,
-    unlisted: belief.unlisted,
-    unlistedLogOdds: belief.unlistedLogOdds,
-  };
+  return { ...belief, byHypothesis, shareOfRow, active: activeOf(byHypothesis) };
+}
+
+/** Several beliefs about the same unit as one: each counts with its share, and the shares sum to 1. */
+export function mixed(
+  family: CompiledFamily<never>,
+  parts: readonly { readonly share: number; readonly belief: Belief }[],
+): Belief {
+  const { rowStart } = family;
+  const byHypothesis = new Float64Array(rowStart.length - 1);
+  const shareOfRow = new Float64Array(family.priorShare.length);
+  for (const { share, belief } of parts) {
+    for (let h = 0; h < byHypothesis.length; h++) {
+      const own = share * belief.byHypothesis[h]!;
+      byHypothesis[h]! += own;
+      for (let row = rowStart[h]!; row < rowStart[h + 1]!; row++)
+        shareOfRow[row]! += own * belief.shareOfRow[row]!;
+    }
+  }
+  for (let h = 0; h < byHypothesis.length; h++) {
+    const own = byHypothesis[h]!;
+    if (own === 0) continue;
+    for (let row = rowStart[h]!; row < rowStart[h + 1]!; row++) shareOfRow[row]! /= own;
+  }
+  return { ...parts[0]!.belief, byHypothesis, shareOfRow, active: activeOf(byHypothesis) };
 }

@@ -13,6 +13,7 @@ export interface CompiledFamily<O extends Observable = Observable> {
   readonly rowCount: number;
   /** First row of each hypothesis, and one past the last at the end. */
   readonly rowStart: Uint32Array;
+  readonly hypothesisOfRow: Uint16Array;
   /** Prior of each hypothesis; they sum to 1. */
   readonly prior: Float64Array;
   /** Prior share of each row in its hypothesis; they sum to 1 in every hypothesis. */
@@ -46,7 +47,9 @@ export function compileFamily<O extends Observable>(model: FamilyModel<O>): Comp
   const isCoarse = Uint8Array.from(hypotheses, ({ grid }) => (grid === 'coarse' ? 1 : 0));
   const totalWeight = hypotheses.reduce((sum, each) => sum + each.weight, 0);
   const priorShare = new Float64Array(rowCount);
+  const hypothesisOfRow = new Uint16Array(rowCount);
   hypotheses.forEach(({ grid }, h) => {
+    hypothesisOfRow.fill(h, rowStart[h], rowStart[h + 1]);
     const total = grids[grid].points.reduce((sum, { share }) => sum + share, 0);
     grids[grid].points.forEach(({ share }, offset) => {
       priorShare[rowStart[h]! + offset] = share / total;
@@ -92,6 +95,7 @@ export function compileFamily<O extends Observable>(model: FamilyModel<O>): Comp
     model,
     rowCount,
     rowStart,
+    hypothesisOfRow,
     prior: Float64Array.from(hypotheses, ({ weight }) => weight / totalWeight),
     priorShare,
     repairs: [...new Set(hypotheses.flatMap((each) => each.repairs))].sort(),

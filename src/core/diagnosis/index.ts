@@ -1,9 +1,12 @@
 export * from './access';
 export * from './belief';
 export * from './compile';
+export * from './consistency';
+export * from './courses';
 export * from './danger';
-export * from './explain';
+export * from './expected-bands';
 export * from './model';
 export type { PackedTable } from './packed-table';
 export * from './plan';
 export type { Outlook } from './rollout';
+export * from './suspects';

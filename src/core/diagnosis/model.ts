@@ -15,6 +15,8 @@ export interface FamilyModel<O extends Observable = Observable> {
   readonly healthyIndex: number;
   /** What stands for everything that no hypothesis names: how often a unit has it, and the repair that it is told as. */
   readonly unlisted?: { readonly share: number; readonly repair: string };
+  /** Chance that a repair does not end its fault: the new part is bad too, or was fitted wrongly. None where absent. */
+  readonly repairFails?: number;
   /** Dangers by name: what each costs under every hypothesis, in minutes. */
   readonly dangers?: Readonly<Record<string, Float64Array>>;
 }

@@ -6,13 +6,13 @@ import {
   type TechnicianLimits,
 } from '../appliances';
 import {
-  beliefAfterRepairs,
+  coursesOf,
   expectedDanger,
   judgeConsistency,
   listSuspects,
   mostDangerMinutes,
   planNext,
-  updateBelief,
+  standingAfter,
   type Belief,
   type Candidate,
   type CompiledFamily,
@@ -102,9 +102,11 @@ export function openDiagnosis(
   const plate = family.plateOf(job);
   const tables = compiledFor(family, plate, parameters);
   const { walked, state } = readLogbook(job.entries, family.catalogue, now);
-  const belief = updateBelief(tables, evidenceOf(family, job, walked, parameters));
-  const standing = beliefAfterRepairs(tables, belief, state.repairsDone);
-  return { family, parameters, tables, belief, standing, state, walked, plate };
+  const evidence = evidenceOf(family, job, walked, parameters);
+  const courses = coursesOf(tables, evidence, state.repairsDone);
+  const { belief } = courses[0]!;
+  const standing = standingAfter(tables, courses);
+  return { family, parameters, tables, courses, belief, standing, state, walked, plate };
 }
 
 function answerOf(
@@ -112,7 +114,7 @@ function answerOf(
   job: JobFile,
   { depth = 'rollout', brief = false }: DiagnosisOptions,
 ): Diagnosis {
-  const { family, parameters, tables, belief, standing, state, walked } = open;
+  const { family, parameters, tables, courses, belief, standing, state, walked } = open;
   const start = family.planStart(state, limitsOf(job), parameters);
   const planned = plannedKeys(family, walked, state.repairsDone);
   const isOpen = openChecks(planned, belief, state);
@@ -141,7 +143,7 @@ function answerOf(
   const appraisals = isUsual && plan.usual ? usualFirst(plan, plan.usual) : plan.appraisals;
   const wanted = direct ? asWanted(direct, plan) : (following ?? appraisals[0]);
   const next = decided ? undefined : wanted;
-  const suspects = brief ? [] : listSuspects(tables, standing);
+  const suspects = brief ? [] : listSuspects(tables, standing, courses);
   return {
     suspects,
     decided,
@@ -180,10 +182,10 @@ function doubtOf(
   planned: ReadonlyMap<string, string>,
   isOpen: (candidate: Candidate<ElectricalObservable>) => boolean,
 ): DoubtToSettle | undefined {
-  const { family, tables, belief, standing, walked } = open;
+  const { family, tables, courses, standing, walked } = open;
   return doubtToSettle(
     family,
-    judgeConsistency(tables, belief),
+    judgeConsistency(tables, courses),
     (check, { entryIds, observableKey }) => {
       // What is dangerous by now settles no doubt: something else is asked for.
       const candidate = start.candidates.find(

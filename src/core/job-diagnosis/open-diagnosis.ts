@@ -1,5 +1,5 @@
 import type { ApplianceFamily, ElectricalObservable, FamilyParameters, Plate } from '../appliances';
-import type { Belief, CompiledFamily } from '../diagnosis';
+import type { Belief, CompiledFamily, Course } from '../diagnosis';
 import type { JobState, WalkedEntry } from '../job-file';
 
 /** What an answer is computed from, for everything that looks closer. */
@@ -7,6 +7,9 @@ export interface OpenDiagnosis {
   readonly family: ApplianceFamily;
   readonly parameters: FamilyParameters;
   readonly tables: CompiledFamily<ElectricalObservable>;
+  /** How the repairs that were done may have gone, that all held in front. */
+  readonly courses: readonly Course[];
+  /** The unit as it was met, if all repairs held. */
   readonly belief: Belief;
   /** The belief about what still stands, once the repairs are taken out of it. */
   readonly standing: Belief;

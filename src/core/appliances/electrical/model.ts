@@ -64,6 +64,7 @@ export function electricalModel(
     ),
     healthyIndex,
     unlisted: { share: (parameters.unlistedShare ?? unlistedShare) / 2, repair: unlistedRepairId },
+    repairFails: parameters.repairFails ?? repairFails,
     dangers: dangersOf(declaration, plate, hypotheses, {
       ...usualDangerMinutes,
       ...parameters.dangerMinutes,
@@ -116,6 +117,9 @@ export function electricalModel(
     },
   };
 }
+
+/** One repair in sixty does not end its fault: a new part that is bad, a wire on the wrong screw. Common practice. */
+const repairFails = 1 / 60;
 
 const sameStanding = ({ situation, weight }: UnitHypothesis, other: UnitHypothesis['situation']) =>
   (situation.limitTripped === other.limitTripped && situation.trips === other.trips ? 1e6 : 0) +

@@ -19,6 +19,8 @@ export interface FamilyParameters {
   };
   /** Share of units with a fault that is in no list; the usual one where absent. */
   readonly unlistedShare?: number;
+  /** Share of repairs that do not end their fault; the usual one where absent. */
+  readonly repairFails?: number;
   readonly accessMinutes: {
     readonly powerOffAndProve: number;
     readonly powerOn: number;
