@@ -63,7 +63,7 @@ export const lamp: FamilyModel = {
       };
     },
   afterRepairs: (index, repairs) =>
-    repairs.includes(['none', 'replace-lamp', 'replace-socket'][index]!) ? 0 : index,
+    [repairs.includes(['none', 'replace-lamp', 'replace-socket'][index]!) ? 0 : index],
 };
 
 export const ohms = (id: string, value: number | 'over-range'): Evidence => ({

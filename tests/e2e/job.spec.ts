@@ -8,14 +8,7 @@ import {
   simulateUnit,
 } from '../../src/core/simulation';
 import { plate4500 } from '../plates';
-import {
-  answerCheck,
-  currentCheck,
-  handleWires,
-  makeSafeIfNeeded,
-  openJob,
-  sentJob,
-} from './technician';
+import { answerCheck, currentCheck, openJob, repairAsTold, sentJob, workOut } from './technician';
 
 const { repairs } = electricStorageTwoElement;
 
@@ -38,23 +31,14 @@ for (const { fault, seed } of hiddenFaults) {
       });
       const jobId = await openJob(page, { kind: unit.complaint.kind, customer: `Hidden ${seed}` });
 
-      for (let taken = 0; taken < 25; taken++) {
-        const check = await currentCheck(page);
-        if (!check) break;
-        await answerCheck(page, jobId, check, unit);
-      }
+      await workOut(page, jobId, unit);
       const repair = unit.repairs[0]!;
       await expect(
         page.getByRole('heading', { level: 2, name: repairs[repair]!.order }),
       ).toBeVisible();
 
       await page.getByRole('link', { name: 'To the repair' }).click();
-      await page.getByRole('button', { name: 'Act on this verdict' }).click();
-      await expect(page.getByRole('button', { name: 'Repair is done' })).toBeVisible();
-      await makeSafeIfNeeded(page);
-      await handleWires(page);
-      await page.getByRole('button', { name: 'Repair is done' }).click();
-      await expect(page.getByText('One of these must now be right')).toBeVisible();
+      await repairAsTold(page);
       unit.repair([repair]);
 
       await page.getByRole('button', { name: 'Close as repaired' }).click();
@@ -108,11 +92,7 @@ test('a small tank with one element is diagnosed the same way', async ({ page })
     family: 'Electric, one element',
     watt: '2000',
   });
-  for (let taken = 0; taken < 20; taken++) {
-    const check = await currentCheck(page);
-    if (!check) break;
-    await answerCheck(page, jobId, check, unit);
-  }
+  await workOut(page, jobId, unit);
   await expect(
     page.getByRole('heading', {
       level: 2,

@@ -178,7 +178,7 @@ function asFamily(model: ReducedModel): FamilyModel {
         ),
       });
     },
-    afterRepairs: (index) => index,
+    afterRepairs: (index) => [index],
   };
 }
 

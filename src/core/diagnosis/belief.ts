@@ -253,27 +253,27 @@ function weigh<O extends Observable>(
 ): Contribution {
   const first = members[0]!;
   const held = first.repairsBefore.filter((_, index) => index !== failed);
-  const { classOfRow, isFlat } = family.classesAfter(first.observable, held);
+  const { classOfRow, isFlat, members: ways } = family.classesAfter(first.observable, held);
   const { classes } = family.table(first.observable);
   // A slip that repeats is rarer than a slip, but not independent of it: meters and habits stay the same.
   const errorRate = first.errorRate * (members.length > 1 ? 0.1 : 1);
   const results = distinctResults(members);
   const anything = wrongDensity(results[0]!, classes[0]!);
   const wrongPart = errorRate * anything;
-  const likelihoodOfClass = new Float64Array(classes.length);
+  const likelihoodOfOne = new Float64Array(classes.length);
   for (let c = 0; c < classes.length; c++) {
     // Over range on several ranges is as likely as on the widest of them.
     let density = rightDensity(results[0]!, classes[c]!);
     for (let k = 1; k < results.length; k++)
       density = Math.min(density, rightDensity(results[k]!, classes[c]!));
     const right = (1 - errorRate) * density;
-    likelihoodOfClass[c] = Math.max(leastLikelihood, right + wrongPart);
+    likelihoodOfOne[c] = Math.max(leastLikelihood, right + wrongPart);
   }
   return {
     entryIds: members.map((each) => each.entryId),
     checkId: first.checkId,
     observableKey: first.observable.key,
-    likelihoodOfClass,
+    likelihoodOfClass: ways ? Float64Array.from(ways, meanOf(likelihoodOfOne)) : likelihoodOfOne,
     classOfRow,
     isFlat,
     wrongDensity: anything,
@@ -284,6 +284,9 @@ function weigh<O extends Observable>(
     taken: members.length,
   };
 }
+
+const meanOf = (values: Float64Array) => (indexes: readonly number[]) =>
+  indexes.reduce((sum, each) => sum + values[each]!, 0) / indexes.length;
 
 /** What the members of a group say: one number, one outcome, or over range on each range that was stated. */
 function distinctResults(members: readonly Evidence[]): Evidence['result'][] {
@@ -324,14 +327,15 @@ export function beliefAfterRepairs(
   belief: Belief,
   repairs: readonly string[],
 ): Belief {
-  const rowsAfter = family.rowsAfter(repairs);
-  if (!rowsAfter) return belief;
+  if (repairs.length === 0) return belief;
   const { rowStart } = family;
+  const maps = family.rowsAfter(repairs);
   const byHypothesis = new Float64Array(belief.byHypothesis.length);
   const shareOfRow = new Float64Array(belief.shareOfRow.length);
   for (let h = 0; h < byHypothesis.length; h++) {
+    const own = belief.byHypothesis[h]! / maps.length;
     for (let row = rowStart[h]!; row < rowStart[h + 1]!; row++) {
-      shareOfRow[rowsAfter[row]!]! += belief.byHypothesis[h]! * belief.shareOfRow[row]!;
+      for (const rows of maps) shareOfRow[rows[row]!]! += own * belief.shareOfRow[row]!;
     }
   }
   for (let h = 0; h < byHypothesis.length; h++) {

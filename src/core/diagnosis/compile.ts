@@ -26,14 +26,20 @@ export interface CompiledFamily<O extends Observable = Observable> {
   table(observable: O): ObservableTable;
   /** How many tables it keeps: those that plans ask for, and those that were asked for by hand. */
   tableCounts(): { readonly planned: number; readonly oneOff: number };
-  /** For each row, the row that stands after the repairs. */
-  rowsAfter(repairs: readonly string[]): Uint32Array | undefined;
+  /** For each row, the rows that may stand after the repairs: equally likely, as many maps as there are ways. */
+  rowsAfter(repairs: readonly string[]): readonly Uint32Array[];
   /** Classes of all rows for a result that was taken after the repairs. */
-  classesAfter(observable: O, repairs: readonly string[]): RowClasses;
+  classesAfter(observable: O, repairs: readonly string[]): ClassesAfter;
   /** The tables of these observables, filled and packed to be sent. */
   pack(observables: readonly O[]): readonly PackedTable[];
   /** Takes tables that were packed elsewhere from the same model, where nothing is filled here yet. */
   adopt(packed: readonly PackedTable[]): void;
+}
+
+/** Where several ways may stand, a class of its own for every set of theirs. */
+export interface ClassesAfter extends RowClasses {
+  /** By class, the classes of the table that it stands for, each as likely as the others; absent where they are the same. */
+  readonly members?: readonly (readonly number[])[];
 }
 
 export function compileFamily<O extends Observable>(model: FamilyModel<O>): CompiledFamily<O> {
@@ -60,8 +66,8 @@ export function compileFamily<O extends Observable>(model: FamilyModel<O>): Comp
 
   const tables = new Shelf<ObservableTable>(mostTables);
   const oneOffs = new Shelf<ObservableTable>(mostOneOffs);
-  const rowMaps = new Shelf<Uint32Array>(mostOneOffs);
-  const classMaps = new Shelf<RowClasses>(mostOneOffs);
+  const rowMaps = new Shelf<readonly Uint32Array[]>(mostOneOffs);
+  const classMaps = new Shelf<ClassesAfter>(mostOneOffs);
   const nearest = {
     fine: nearestPoints(grids.fine, grids.fine),
     coarse: nearestPoints(grids.coarse, grids.fine),
@@ -72,10 +78,10 @@ export function compileFamily<O extends Observable>(model: FamilyModel<O>): Comp
       openTable(model, observable, rowStart, isCoarse, grids),
     );
   };
-  const mapRows = (done: readonly string[]): Uint32Array => {
+  const mapRows = (ways: readonly (readonly number[])[], way: number): Uint32Array => {
     const rows = new Uint32Array(rowCount);
     for (let h = 0; h < hypotheses.length; h++) {
-      const after = model.afterRepairs(h, done);
+      const after = ways[h]![way % ways[h]!.length]!;
       const [from, to] = [hypotheses[h]!.grid, hypotheses[after]!.grid];
       for (let row = rowStart[h]!; row < rowStart[h + 1]!; row++) {
         const offset = row - rowStart[h]!;
@@ -84,8 +90,14 @@ export function compileFamily<O extends Observable>(model: FamilyModel<O>): Comp
     }
     return rows;
   };
-  const rowsAfter = (done: readonly string[]): Uint32Array | undefined =>
-    done.length === 0 ? undefined : rowMaps.kept(keyOf(done), () => mapRows(done));
+  const rowsAfter = (done: readonly string[]): readonly Uint32Array[] =>
+    rowMaps.kept(keyOf(done), () => {
+      const ways = hypotheses.map((_, h) =>
+        done.length === 0 ? [h] : model.afterRepairs(h, done),
+      );
+      const most = Math.max(...ways.map((each) => each.length));
+      return Array.from({ length: most }, (_, way) => mapRows(ways, way));
+    });
   const filled = (observable: O): ObservableTable => {
     const found = table(observable);
     found.ensureAll();
@@ -106,10 +118,9 @@ export function compileFamily<O extends Observable>(model: FamilyModel<O>): Comp
     rowsAfter,
     classesAfter(observable, done) {
       const now = filled(observable);
-      const rows = rowsAfter(done);
-      if (!rows) return now;
+      if (done.length === 0) return now;
       return classMaps.kept(`${keyOf(done)} ${observable.key}`, () =>
-        classesAt(rows, rowStart, now),
+        classesAt(rowsAfter(done), rowStart, now),
       );
     },
     pack: (observables) => observables.map((each) => packTable(each.key, filled(each), rowStart)),
@@ -126,14 +137,27 @@ const mostTables = 400;
 const mostOneOffs = 64;
 
 function classesAt(
-  rows: Uint32Array,
+  maps: readonly Uint32Array[],
   rowStart: Uint32Array,
-  { classOfRow }: ObservableTable,
-): RowClasses {
-  const moved = Uint16Array.from(rows, (row) => classOfRow[row]!);
+  { classOfRow, classes }: ObservableTable,
+): ClassesAfter {
+  const [first] = maps;
+  const members: number[][] = [];
+  const found = new Map<number, number>();
+  const moved = Uint16Array.from(first!, (_, row) => {
+    const own = maps.map((rows) => classOfRow[rows[row]!]!);
+    const key = own.reduce((sum, each) => sum * classes.length + each, 0);
+    let index = found.get(key);
+    if (index === undefined) {
+      index = members.length;
+      members.push(own);
+      found.set(key, index);
+    }
+    return index;
+  });
   const isFlat = Uint8Array.from({ length: rowStart.length - 1 }, (_, h) => {
     const own = moved.subarray(rowStart[h]!, rowStart[h + 1]!);
     return own.every((each) => each === own[0]) ? 1 : 0;
   });
-  return { classOfRow: moved, isFlat };
+  return { classOfRow: moved, isFlat, members };
 }

@@ -7,6 +7,7 @@ import {
   listSuspects,
   standingAfter,
   updateBelief,
+  weightsForHeld,
 } from '.';
 import type { Evidence } from '.';
 
@@ -21,7 +22,12 @@ const found = ohms('1', 'over-range');
 
 /** Chances of every hypothesis after the repairs. */
 const standing = (evidence: Evidence[], done: string[], of = family) =>
-  [...standingAfter(of, coursesOf(of, evidence, done)).byHypothesis] as [number, number, number];
+  [...standingAfter(of, coursesOf(of, evidence, done)).byHypothesis] as [
+    number,
+    number,
+    number,
+    number?,
+  ];
 
 describe('a repair that may not have held', () => {
   it('is as likely to have failed as repairs do, while nothing was read since', () => {
@@ -93,6 +99,53 @@ describe('a repair that may not have held', () => {
     // Over range is no reading of a good lamp; but it is why a new one was fitted, and nothing is left now.
     expect(suspects[0]!.why[0]!.decibans).toBeGreaterThan(0);
     expect(suspects.reduce((sum, each) => sum + each.probability, 0)).toBeCloseTo(1, 9);
+  });
+
+  it('is read in any state that the mended unit may stand in', () => {
+    const [good, ...others] = lamp.hypotheses;
+    const warmIndex = lamp.hypotheses.length;
+    const warming = compileFamily({
+      ...lamp,
+      repairFails: 0.02,
+      hypotheses: [good!, ...others, { ...good!, id: 'good, warm', weight: 0.001 }],
+      afterRepairs: (index, repairs) =>
+        repairs.includes('replace-lamp') && index === 1 ? [0, warmIndex] : [index],
+      // Cold, a good lamp is dark; warm, it is lit.
+      predictor:
+        ({ key }) =>
+        (index) =>
+          key === 'look' && [0, warmIndex].includes(index)
+            ? {
+                kind: 'outcomes',
+                probabilities: index === 0 ? { lit: 0, dark: 1 } : { lit: 1, dark: 0 },
+              }
+            : lamp.predictor({ key })(index % warmIndex),
+    });
+    const dark = after(look('2', 'dark'), 'replace-lamp');
+    const lit = after(look('3', 'lit'), 'replace-lamp');
+    const held = (...evidence: Evidence[]) => {
+      const [cold, , , warm] = standing([found, ...evidence], ['replace-lamp'], warming);
+      return cold + warm!;
+    };
+    // Neither speaks against it, not even one after the other.
+    expect(held(dark)).toBeGreaterThan(0.9);
+    expect(held(lit)).toBeGreaterThan(0.95);
+    expect(held(dark, lit)).toBeGreaterThan(0.95);
+  });
+
+  it('tells by what was read whether it held', () => {
+    const dark = after(look('2', 'dark'), 'replace-lamp');
+    const lit = after(look('3', 'lit'), 'replace-lamp');
+    const weights = (...evidence: Evidence[]) => [
+      ...weightsForHeld(family, coursesOf(family, evidence, ['replace-lamp']), 0)!,
+    ];
+    // Lit: 0.95 against 0.1, a look wrong in 4 of 100.
+    const right = (p: number) => 0.96 * p + 0.04 * 0.5;
+    expect(weights(found, lit)[1]).toBeCloseTo(10 * Math.log10(right(0.95) / right(0.1)), 6);
+    expect(weights(found, dark)[1]).toBeCloseTo(10 * Math.log10(right(0.05) / right(0.9)), 6);
+    // What was read before says nothing of it.
+    expect(weights(found, lit)[0]).toBeCloseTo(0, 9);
+    expect(weightsForHeld(family, coursesOf(family, [found], []), 0)).toBeUndefined();
   });
 
   it('costs nothing where nothing was repaired', () => {

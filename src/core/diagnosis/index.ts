@@ -10,3 +10,4 @@ export type { PackedTable } from './packed-table';
 export * from './plan';
 export type { Outlook } from './rollout';
 export * from './suspects';
+export { weightsForHeld } from './weight-of-evidence';

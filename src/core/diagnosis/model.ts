@@ -9,8 +9,11 @@ export interface FamilyModel<O extends Observable = Observable> {
   readonly repairOf: Readonly<Record<string, string>>;
   /** What the observable would show, as a function of the index of a hypothesis. */
   predictor(observable: O): (hypothesisIndex: number) => Prediction;
-  /** The hypothesis that stands after the repairs are done: the same one without their faults. */
-  afterRepairs(hypothesisIndex: number, repairs: readonly string[]): number;
+  /**
+   * What may stand after the repairs are done: the same hypothesis without their faults, in each of the states that it may be
+   * in from then on. They are equally likely, and may change from one reading to the next: water warms up.
+   */
+  afterRepairs(hypothesisIndex: number, repairs: readonly string[]): readonly number[];
   /** Index of the hypothesis that nothing is wrong. */
   readonly healthyIndex: number;
   /** What stands for everything that no hypothesis names: how often a unit has it, and the repair that it is told as. */

@@ -30,11 +30,12 @@ function repairsThatStand(
   held: readonly string[],
   firstOfSet: Uint8Array,
 ): Uint8Array {
-  const rows = rowsAfter(held);
-  return Uint8Array.from(setOfHypothesis, (set, h) => {
-    const standing = rows ? setOfHypothesis[hypothesisOfRow[rows[rowStart[h]!]!]!]! : set;
-    return firstOfSet[standing]!;
-  });
+  // All ways in which it may stand need the same repairs.
+  const rows = rowsAfter(held)[0]!;
+  return Uint8Array.from(
+    setOfHypothesis,
+    (_, h) => firstOfSet[setOfHypothesis[hypothesisOfRow[rows[rowStart[h]!]!]!]!]!,
+  );
 }
 
 function weightsByRepair(
@@ -66,6 +67,43 @@ function weightsByRepair(
     const forRest = (allWith - each) / (allWithout - without[repair]!);
     const decibans = 10 * Math.log10(forSuspect / forRest);
     return Number.isFinite(decibans) ? decibans : 0;
+  });
+}
+
+/**
+ * Weight of evidence of what was read after a repair, in decibans, for that it held against that it did not, given all other
+ * entries. Only where the fault was there that it ends: where the part was good, nothing tells.
+ * @param round Place of the repair, in the order in which they were done.
+ * @returns By contribution; undefined where no fault was likely that the repair ends, or where repairs are taken to hold.
+ */
+export function weightsForHeld(
+  { model, rowStart }: CompiledFamily<never>,
+  courses: readonly Course[],
+  round: number,
+): Float64Array | undefined {
+  const [all] = courses;
+  const failed = courses[round + 1];
+  if (!failed) return undefined;
+  const repair = all!.held[round]!;
+  const { byHypothesis, shareOfRow } = all!.belief;
+  const mended = all!.belief.active.filter((h) => {
+    const { faults, repairs } = model.hypotheses[h]!;
+    return faults.length > 0 && repairs.includes(repair);
+  });
+  if (mended.length === 0) return undefined;
+  return Float64Array.from(all!.belief.contributions, (ifHeld, index) => {
+    const ifFailed = failed.belief.contributions[index]!;
+    let [held, others] = [0, 0];
+    for (const h of mended) {
+      for (let row = rowStart[h]!; row < rowStart[h + 1]!; row++) {
+        const own = byHypothesis[h]! * shareOfRow[row]!;
+        held += own;
+        others +=
+          (own * ifFailed.likelihoodOfClass[ifFailed.classOfRow[row]!]!) /
+          ifHeld.likelihoodOfClass[ifHeld.classOfRow[row]!]!;
+      }
+    }
+    return 10 * Math.log10(held / others);
   });
 }
 

@@ -1,4 +1,10 @@
-import type { ApplianceFamily, ElectricalObservable, UnitHypothesis } from '../appliances';
+import type {
+  ApplianceFamily,
+  CircuitObservable,
+  ElectricalObservable,
+  UnitHypothesis,
+} from '../appliances';
+import type { Belief } from '../diagnosis';
 import type { Entry, WalkedEntry, JobFile } from '../job-file';
 import { observableOfEntry } from './evidence';
 import { goodReading, type GoodReading } from './expect';
@@ -28,16 +34,18 @@ export function judgeLogbook(open: OpenDiagnosis, job: JobFile): JudgedLogbook {
 
 /** One result; undefined for an entry that is none. */
 export function judgeEntry(
-  open: Pick<OpenDiagnosis, 'family' | 'tables' | 'belief'>,
+  open: OpenDiagnosis,
   job: Pick<JobFile, 'instruments'>,
   { entry, before }: WalkedEntry,
 ): JudgedResult | undefined {
-  const good = goodOf(open, entry, before);
   const result = resultOf(job, entry, open.family.catalogue);
-  if (!good || !result) return undefined;
+  const goods = goodsOf(open, entry, before);
+  const [likeliest] = goods;
+  if (!likeliest || !result) return undefined;
+  const fitting = goods.find((good) => isGoodResult(good(), result));
   return {
-    good,
-    isGood: isGoodResult(good, result),
+    good: (fitting ?? likeliest)(),
+    isGood: fitting !== undefined,
     ...(result.kind === 'number'
       ? { needle: result.value }
       : result.kind === 'over-range'
@@ -46,36 +54,88 @@ export function judgeEntry(
   };
 }
 
-/** What a good unit shows for the entry, in the state that it was really in; undefined for entries that are no results. */
+/** What a good unit most likely shows for the entry, in the state that it was really in; undefined for what is no result. */
 export function goodOf(
-  { family, tables, belief }: Pick<OpenDiagnosis, 'family' | 'tables' | 'belief'>,
+  open: OpenDiagnosis,
   entry: Entry,
   before: WalkedEntry['before'],
 ): GoodReading | undefined {
-  if (entry.kind !== 'reading' && entry.kind !== 'observation') return undefined;
-  if (entry.check !== undefined && !family.isCheckId(entry.check)) return undefined;
-  const observable = observableOfEntry(family, entry, before);
-  return observable && goodReading(tables, inItsWater(family, tables, belief, observable));
+  return goodsOf(open, entry, before)[0]?.();
 }
 
+/** The same in every water that it may have had, the likeliest first; each is worked out when it is asked for. */
+function goodsOf(
+  open: OpenDiagnosis,
+  entry: Entry,
+  before: WalkedEntry['before'],
+): readonly (() => GoodReading)[] {
+  const { family, tables } = open;
+  if (entry.kind !== 'reading' && entry.kind !== 'observation') return [];
+  if (entry.check !== undefined && !family.isCheckId(entry.check)) return [];
+  const observable = observableOfEntry(family, entry, before);
+  if (!observable) return [];
+  if (observable.kind !== 'probe' && observable.kind !== 'clamp')
+    return [() => goodReading(tables, observable)];
+  return watersOf(open, before).map(
+    (water) => () => goodReading(tables, inWater(family, observable, water)),
+  );
+}
+
+interface Water {
+  readonly topCelsius: number;
+  readonly bottomCelsius: number;
+  readonly share: number;
+  /** True where a good unit may have it. */
+  readonly isUsual: boolean;
+}
+
+/** Water that is less likely than this is not thought of. */
+const leastWaterShare = 0.05;
+
 /**
- * The same look at a good unit with the water that this one has: on a cold tank a good thermostat stays closed with its
- * dial down, and the lower circuit gets no power. Water that was measured stays as it was measured.
+ * The waters that the unit may have stood in, the likeliest first. On a cold tank a good thermostat stays closed with its
+ * dial down, and the lower circuit gets no power. After a repair the tank is filled and heats up: it may be any that a good
+ * unit has.
  */
-export function inItsWater(
+function watersOf(
+  { tables, belief }: OpenDiagnosis,
+  { repairsDone }: WalkedEntry['before'],
+): readonly Water[] {
+  const found = watersOfBelief.get(belief) ?? sharedWaters(tables.model, belief);
+  watersOfBelief.set(belief, found);
+  const isRepaired = repairsDone.length > 0;
+  return found.filter(
+    ({ share, isUsual }, k) => k === 0 || (isRepaired ? isUsual : share >= leastWaterShare),
+  );
+}
+
+/** Worked out once for all entries of a logbook. */
+const watersOfBelief = new WeakMap<Belief, readonly Water[]>();
+
+function sharedWaters(
+  { hypotheses }: OpenDiagnosis['tables']['model'],
+  { byHypothesis }: Belief,
+): readonly Water[] {
+  const waters = new Map<number, Water & { share: number; isUsual: boolean }>();
+  hypotheses.forEach((each, h) => {
+    const { topCelsius, bottomCelsius } = (each as UnitHypothesis).situation;
+    const key = topCelsius * 1000 + bottomCelsius;
+    const water = waters.get(key) ?? { topCelsius, bottomCelsius, share: 0, isUsual: false };
+    water.share += byHypothesis[h]!;
+    if (each.faults.length === 0) water.isUsual = true;
+    waters.set(key, water);
+  });
+  return [...waters.values()].sort((one, other) => other.share - one.share);
+}
+
+/** The same look with the water that the unit has. Water that was measured stays as it was measured. */
+function inWater(
   family: ApplianceFamily,
-  { model }: Pick<OpenDiagnosis['tables'], 'model'>,
-  { byHypothesis }: Pick<OpenDiagnosis['belief'], 'byHypothesis'>,
-  observable: ElectricalObservable,
+  observable: CircuitObservable,
+  { topCelsius, bottomCelsius }: Water,
 ): ElectricalObservable {
-  if (observable.kind !== 'probe' && observable.kind !== 'clamp') return observable;
-  const likeliest = byHypothesis.indexOf(Math.max(...byHypothesis));
-  const { situation } = model.hypotheses[likeliest] as UnitHypothesis;
   const supposed = Object.fromEntries(
-    family.thermostats.map(({ id, water }) => [
-      id,
-      water === 'top' ? situation.topCelsius : situation.bottomCelsius,
-    ]),
+    family.thermostats.map(({ id, water }) => [id, water === 'top' ? topCelsius : bottomCelsius]),
   );
   const state = {
     ...observable.state,

@@ -75,6 +75,40 @@ describe('after the repair', () => {
     ).toBe('proved');
   });
 
+  describe('of the lower element, whose turn comes when the top is hot', () => {
+    const foundOpen = reading('lower-element-ohms', { overRange: true, above: { ohm: 2e6 } });
+    const newLower: Entry = { ...replaced, ...stamp(), repair: 'replace-lower-element' };
+    const amps = (ampere: number) => reading('lower-element-amps', { ampere });
+
+    it('is not given by no amps: they are good on a cold tank, and would be so with the old part', () => {
+      const { items, verdict, bad } = proof(foundOpen, newLower, amps(0));
+      expect(items.find((each) => each.check === 'lower-element-amps')).toMatchObject({
+        good: true,
+        proves: false,
+      });
+      expect(bad).toEqual([]);
+      expect(verdict).toBe('unproved');
+      // What feeds the lower circuit was seen to be good: nothing else is wrong because it waits for its turn.
+      const upper = reading('upper-element-amps', { ampere: 18.5 });
+      expect(
+        answer([foundOpen, upper, newLower, amps(0)]).afterRepair!.heldProbability,
+      ).toBeGreaterThan(0.8);
+    });
+
+    it('is given by its amps once the water has warmed up, though it was cold when it was found', () => {
+      const cold = reading('outlet-first', { celsius: 16 });
+      const upperToo = reading('upper-element-ohms', { overRange: true, above: { ohm: 2e6 } });
+      const newUpper: Entry = { ...replaced, ...stamp() };
+      const before = [cold, upperToo, foundOpen, newUpper, { ...newLower, ...stamp() }];
+      const { items, verdict } = proof(...before, amps(18.4));
+      expect(items.find((each) => each.check === 'lower-element-amps')).toMatchObject({
+        good: true,
+        proves: true,
+      });
+      expect(verdict).toBe('proved');
+    });
+  });
+
   it('water that is still cold speaks against nothing', () => {
     const ohms = reading('upper-element-ohms', { ohm: 12.8 });
     const cold = reading('outlet-first', { celsius: 17 });

@@ -1,3 +1,4 @@
+import { weightsForHeld } from '../diagnosis';
 import { quantityOf, type Entry, type JobFile, type WalkedEntry } from '../job-file';
 import { judgeEntry } from './judged';
 import type { OpenDiagnosis } from './open-diagnosis';
@@ -7,6 +8,8 @@ export interface ProofItem {
   readonly check: string;
   readonly entry?: Entry;
   readonly good?: boolean;
+  /** Whether it is good and would not be so if the repair had not held. */
+  readonly proves?: boolean;
 }
 
 /** Whether the last repair is proved: by what was read since. */
@@ -20,7 +23,13 @@ export interface RepairProof {
 
 const noProof: RepairProof = { items: [], bad: [], verdict: 'unproved' };
 
-/** A good reading proves it; a bad one bars that, however many good ones stand beside it. */
+/** A reading proves a repair that is at least this many decibans likelier where it held: three times. */
+const leastProofDecibans = 5;
+
+/**
+ * A good reading proves it that a unit with the old fault would not show: no amps in a circuit whose turn has not come are
+ * good and prove nothing. A bad one bars that, however many good ones stand beside it.
+ */
 export function proofOf(open: OpenDiagnosis, job: JobFile): RepairProof {
   const { family, state, walked } = open;
   const repair = state.repairsDone.at(-1);
@@ -29,11 +38,14 @@ export function proofOf(open: OpenDiagnosis, job: JobFile): RepairProof {
     ({ before }) => before.repairsDone.length === state.repairsDone.length,
   );
   const judged = (each: WalkedEntry) => judgeEntry(open, job, each)?.isGood;
+  const tells = tellsOf(open);
   const items = family.proofChecksFor(repair).map((check): ProofItem => {
     const taken = since.findLast(
       ({ entry }) => 'check' in entry && isResult(entry) && entry.check === check,
     );
-    return taken ? { check, entry: taken.entry, good: judged(taken) } : { check };
+    if (!taken) return { check };
+    const good = judged(taken);
+    return { check, entry: taken.entry, good, proves: good === true && tells(taken.entry.id) };
   });
   const named = new Set(items.map((each) => each.check));
   const bad = lastOfEach(since)
@@ -43,7 +55,17 @@ export function proofOf(open: OpenDiagnosis, job: JobFile): RepairProof {
     items,
     bad,
     verdict:
-      bad.length > 0 ? 'contradicted' : items.some((each) => each.good) ? 'proved' : 'unproved',
+      bad.length > 0 ? 'contradicted' : items.some((each) => each.proves) ? 'proved' : 'unproved',
+  };
+}
+
+/** Whether an entry tells that the last repair held from that it did not; all do where nothing can be told. */
+function tellsOf({ tables, courses, belief, state }: OpenDiagnosis): (entry: string) => boolean {
+  const weights = weightsForHeld(tables, courses, state.repairsDone.length - 1);
+  if (!weights) return () => true;
+  return (entry) => {
+    const index = belief.contributions.findIndex((each) => each.entryIds.includes(entry));
+    return index < 0 || weights[index]! >= leastProofDecibans;
   };
 }
 

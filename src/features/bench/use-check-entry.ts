@@ -26,7 +26,11 @@ export function useCheckEntry(
   const [chosen, setChosen] = useState(family.isCheckId(asked) ? asked : undefined);
   /** A proposed check whose steps have been begun stays, even if the next step would make another one cheaper. */
   const [begun, setBegun] = useState<string>();
-  const { answer, isFresh, failure } = useBenchAnswer(job, isReady, chosen ?? begun, first);
+  /** True while a result is on its way into the record: the check that it was for is done with, and takes no second one. */
+  const [isEntering, setEntering] = useState(false);
+  const answered = useBenchAnswer(job, isReady, chosen ?? begun, first);
+  const { answer, failure } = answered;
+  const isFresh = answered.isFresh && !isEntering;
   const [problem, setProblem] = useState<string>();
   const [pending, setPending] = useState<NewEntry>();
   const { meter, set: setMeter } = useMeter();
@@ -68,7 +72,10 @@ export function useCheckEntry(
   const isLive = check !== undefined && family.check(check).state?.power === 'on';
   const finish = async (...entries: NewEntry[]) => {
     setPending(undefined);
-    if (!(await record(...entries))) return;
+    setEntering(true);
+    const isKept = await record(...entries);
+    setEntering(false);
+    if (!isKept) return;
     setText('');
     setLoad(undefined);
     setChosen(undefined);

@@ -4,6 +4,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { v7 as newId } from 'uuid';
 import type { Constraints, Entry, JobFile } from '@/core/job-file';
 import { mergeEntries, stampAfter } from './merge-entries';
+import { oneRoundAtATime } from './one-round';
 import { sendWaiting, type SendOutcome } from './send';
 import { keepEntries, keptEntries, watchKept } from './store';
 import { usePresentTechnician } from './technician-context';
@@ -47,26 +48,16 @@ export function useJobRecord(initial: JobFile): JobRecord {
   const [came, setCame] = useState<readonly Entry[]>([]);
   const [waitingCount, setWaitingCount] = useState(0);
   const [sending, setSending] = useState<SendOutcome>({ kind: 'all-sent' });
-  /** The round of sending under way, and whether entries were added since it began. */
-  const round = useRef({ isRunning: false, isWanted: false });
-
-  const send = useCallback(async () => {
-    const state = round.current;
-    state.isWanted = true;
-    if (state.isRunning) return;
-    state.isRunning = true;
-    try {
-      while (state.isWanted) {
-        state.isWanted = false;
+  const send = useMemo(
+    () =>
+      oneRoundAtATime(async () => {
         const outcome = await sendWaiting(jobId);
         const kept = await keptEntries(jobId);
         setSending(outcome);
         setWaitingCount(kept.filter((each) => each.state !== 'sent').length);
-      }
-    } finally {
-      state.isRunning = false;
-    }
-  }, [jobId]);
+      }),
+    [jobId],
+  );
 
   // Also told of what another tab of this browser writes, without the server.
   useEffect(() => {

@@ -1,7 +1,8 @@
 'use client';
 
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Entry } from '@/core/job-file';
+import { oneRoundAtATime } from './one-round';
 
 /** What other devices wrote on a job since the page came, and whether this device would hear of it. */
 export interface Received {
@@ -20,34 +21,22 @@ export function useReceived(jobId: string, knownCount: number): Received {
   const [entries, setEntries] = useState<readonly Entry[]>([]);
   const [isHearing, setHearing] = useState(true);
   const count = useRef(knownCount);
-  const round = useRef({ isRunning: false, isWanted: false });
-
-  const ask = useCallback(async () => {
-    const state = round.current;
-    state.isWanted = true;
-    if (state.isRunning) return;
-    state.isRunning = true;
-    try {
-      while (state.isWanted) {
-        state.isWanted = false;
+  useEffect(() => {
+    const ask = oneRoundAtATime(async () => {
+      try {
         const response = await fetch(`/api/jobs/${jobId}/entries?after=${count.current}`, {
           cache: 'no-store',
         });
         if (!response.ok) return setHearing(false);
         const fresh = ((await response.json()) as { entries: Entry[] }).entries;
         setHearing(true);
-        if (fresh.length === 0) continue;
+        if (fresh.length === 0) return;
         count.current += fresh.length;
         setEntries((before) => [...before, ...fresh]);
+      } catch {
+        setHearing(false);
       }
-    } catch {
-      setHearing(false);
-    } finally {
-      state.isRunning = false;
-    }
-  }, [jobId]);
-
-  useEffect(() => {
+    });
     let source: EventSource | undefined;
     let later: ReturnType<typeof setTimeout> | undefined;
     const open = () => {
@@ -84,7 +73,7 @@ export function useReceived(jobId: string, knownCount: number): Received {
       window.removeEventListener('focus', turn);
       window.removeEventListener('online', turn);
     };
-  }, [jobId, ask]);
+  }, [jobId]);
 
   return { entries, isHearing };
 }

@@ -40,6 +40,7 @@ export function ProofList({
                   entry={item.entry}
                   judged={judged[item.entry.id]}
                   isGood={item.good ?? false}
+                  provesNothing={item.good === true && item.proves === false}
                   system={system}
                 />
               ) : (
@@ -77,12 +78,15 @@ function Given({
   entry,
   judged,
   isGood,
+  provesNothing = false,
   system,
 }: {
   job: JobFile;
   entry: Entry;
   judged: JudgedResult | undefined;
   isGood: boolean;
+  /** Good, but the old fault would have read so too. */
+  provesNothing?: boolean;
   system: UnitSystem;
 }) {
   const words = useWords();
@@ -92,8 +96,14 @@ function Given({
         <MiniRuler job={job} entry={entry} judged={judged} system={system} />
       </span>
       <span className="text-lead font-semibold text-act">{words.result(entry, system)}</span>
-      {isGood ? <Tick /> : <CrossedBox />}
-      <span className="sr-only">{isGood ? 'good' : 'not good'}</span>
+      {provesNothing ? (
+        <span className="text-small text-ink-2">proves nothing</span>
+      ) : isGood ? (
+        <Tick />
+      ) : (
+        <CrossedBox />
+      )}
+      {!provesNothing && <span className="sr-only">{isGood ? 'good' : 'not good'}</span>}
     </>
   );
 }

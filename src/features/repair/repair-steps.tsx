@@ -19,9 +19,11 @@ export function RepairSteps({ record, answer, repair }: StageProps & { repair: s
   const words = useWords();
   // Done is what has been done for this verdict: the same part may be needed again.
   const isDone = state.verdict === undefined && state.repairsDone.includes(repair);
-  const needsDead = details.wires.length > 0;
-  const isBlocked = needsDead && !state.provedDeadAt && !isDone;
   const stillLifted = state.lifted;
+  // A wire that a reading left off goes back here too, whatever the repair itself needs.
+  const hasWires = details.wires.length > 0 || stillLifted.length > 0;
+  const isUnproved = !state.provedDeadAt;
+  const isBlocked = details.wires.length > 0 && isUnproved && !isDone;
   const [problem, setProblem] = useState<string>();
 
   const finish = () => {
@@ -78,8 +80,8 @@ export function RepairSteps({ record, answer, repair }: StageProps & { repair: s
           </ul>
         </>
       )}
-      {details.wires.length > 0 && (
-        <WireList record={record} state={state} repair={details} isBlocked={isBlocked} />
+      {hasWires && (
+        <WireList record={record} state={state} repair={details} isBlocked={isUnproved} />
       )}
       <h3 className="mt-3 font-semibold">Steps</h3>
       <ol className="list-decimal space-y-1 pl-5">
@@ -87,7 +89,7 @@ export function RepairSteps({ record, answer, repair }: StageProps & { repair: s
           <li key={each}>{each}</li>
         ))}
       </ol>
-      {isBlocked && (
+      {isUnproved && (isBlocked || stillLifted.length > 0) && (
         <p className="mt-3 font-medium">Wires wait until power is off and proved dead.</p>
       )}
       {problem && (

@@ -150,7 +150,8 @@ function hypothesisMaker(declaration: ElectricalDeclaration, plate: Plate) {
       circuit: circuits.get(circuitKey)!,
       grid,
     };
-    const situations = situationsOf(declaration, plate, variants, changes, dialCelsius, solve);
+    const found = situationsOf(declaration, plate, variants, changes, dialCelsius, solve);
+    const situations = faults.length === 0 ? withDrawn(found, declaration) : found;
     return situations.map((situation, s) => ({
       ...common,
       id: `${chosen.map(({ key }) => key).join(' & ')}/${s}`,
@@ -158,6 +159,23 @@ function hypothesisMaker(declaration: ElectricalDeclaration, plate: Plate) {
       situation,
     }));
   };
+}
+
+/** Good units that somebody comes to when much, or all, of their water has just been drawn. Common practice. */
+const drawnShare = 0.01;
+
+/** A good unit also stands half drawn, or cold throughout: so it does after the tank was filled anew. */
+function withDrawn(
+  found: readonly Situation[],
+  { coldCelsius }: ElectricalDeclaration,
+): readonly Situation[] {
+  const [usual] = found;
+  const half = { ...usual!, share: drawnShare, bottomCelsius: coldCelsius };
+  return [
+    ...found.map((each) => ({ ...each, share: each.share * (1 - 2 * drawnShare) })),
+    half,
+    { ...half, topCelsius: coldCelsius },
+  ];
 }
 
 function situationsOf(

@@ -43,7 +43,8 @@ export function electricalModel(
     const key = faults.join(' ');
     byFaults.set(key, [...(byFaults.get(key) ?? []), index]);
   });
-  const healthyIndex = byFaults.get('')![0]!;
+  const healthy = byFaults.get('')!;
+  const healthyIndex = healthy[0]!;
   const view = unitView(declaration, plate);
   const codesIn = switchCoder(declaration, hypotheses);
   const circuitOf = Uint32Array.from(hypotheses, (each) => each.circuit);
@@ -106,14 +107,17 @@ export function electricalModel(
     afterRepairs(index, repairs) {
       const { faults, situation } = hypotheses[index]!;
       const left = faults.filter((fault) => !repairs.includes(repairOfFault(declaration, fault)));
-      if (left.length === faults.length) return index;
-      const candidates = byFaults.get(left.join(' ')) ?? [healthyIndex];
+      // A good unit is filled anew, then warms up from the top: it may stand in any water that a good one has.
+      if (left.length === 0) return healthy;
+      if (left.length === faults.length) return [index];
+      const candidates = byFaults.get(left.join(' ')) ?? healthy;
       // The likeliest way for what remains, standing as the unit stood.
-      return candidates.reduce((best, each) =>
+      const best = candidates.reduce((best, each) =>
         sameStanding(hypotheses[each]!, situation) > sameStanding(hypotheses[best]!, situation)
           ? each
           : best,
       );
+      return [best];
     },
   };
 }
