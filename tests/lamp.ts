@@ -62,8 +62,9 @@ export const lamp: FamilyModel = {
         floats: false,
       };
     },
-  afterRepairs: (index, repairs) =>
-    [repairs.includes(['none', 'replace-lamp', 'replace-socket'][index]!) ? 0 : index],
+  afterRepairs: (index, repairs) => [
+    repairs.includes(['none', 'replace-lamp', 'replace-socket'][index]!) ? 0 : index,
+  ],
 };
 
 export const ohms = (id: string, value: number | 'over-range'): Evidence => ({

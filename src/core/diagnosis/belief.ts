@@ -253,7 +253,7 @@ function weigh<O extends Observable>(
 ): Contribution {
   const first = members[0]!;
   const held = first.repairsBefore.filter((_, index) => index !== failed);
-  const { classOfRow, isFlat, members: ways } = family.classesAfter(first.observable, held);
+  const { classOfRow, isFlat, members: inStates } = family.classesAfter(first.observable, held);
   const { classes } = family.table(first.observable);
   // A slip that repeats is rarer than a slip, but not independent of it: meters and habits stay the same.
   const errorRate = first.errorRate * (members.length > 1 ? 0.1 : 1);
@@ -273,7 +273,11 @@ function weigh<O extends Observable>(
     entryIds: members.map((each) => each.entryId),
     checkId: first.checkId,
     observableKey: first.observable.key,
-    likelihoodOfClass: ways ? Float64Array.from(ways, meanOf(likelihoodOfOne)) : likelihoodOfOne,
+    likelihoodOfClass: inStates
+      ? Float64Array.from(inStates, (states) =>
+          states.reduce((sum, { share, of }) => sum + share * likelihoodOfOne[of]!, 0),
+        )
+      : likelihoodOfOne,
     classOfRow,
     isFlat,
     wrongDensity: anything,
@@ -284,9 +288,6 @@ function weigh<O extends Observable>(
     taken: members.length,
   };
 }
-
-const meanOf = (values: Float64Array) => (indexes: readonly number[]) =>
-  indexes.reduce((sum, each) => sum + values[each]!, 0) / indexes.length;
 
 /** What the members of a group say: one number, one outcome, or over range on each range that was stated. */
 function distinctResults(members: readonly Evidence[]): Evidence['result'][] {
@@ -329,13 +330,15 @@ export function beliefAfterRepairs(
 ): Belief {
   if (repairs.length === 0) return belief;
   const { rowStart } = family;
-  const maps = family.rowsAfter(repairs);
+  const states = family.rowsAfter(repairs);
   const byHypothesis = new Float64Array(belief.byHypothesis.length);
   const shareOfRow = new Float64Array(belief.shareOfRow.length);
   for (let h = 0; h < byHypothesis.length; h++) {
-    const own = belief.byHypothesis[h]! / maps.length;
-    for (let row = rowStart[h]!; row < rowStart[h + 1]!; row++) {
-      for (const rows of maps) shareOfRow[rows[row]!]! += own * belief.shareOfRow[row]!;
+    for (const { share, rows } of states) {
+      const own = share * belief.byHypothesis[h]!;
+      for (let row = rowStart[h]!; row < rowStart[h + 1]!; row++) {
+        shareOfRow[rows[row]!]! += own * belief.shareOfRow[row]!;
+      }
     }
   }
   for (let h = 0; h < byHypothesis.length; h++) {

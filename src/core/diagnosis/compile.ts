@@ -26,8 +26,8 @@ export interface CompiledFamily<O extends Observable = Observable> {
   table(observable: O): ObservableTable;
   /** How many tables it keeps: those that plans ask for, and those that were asked for by hand. */
   tableCounts(): { readonly planned: number; readonly oneOff: number };
-  /** For each row, the rows that may stand after the repairs: equally likely, as many maps as there are ways. */
-  rowsAfter(repairs: readonly string[]): readonly Uint32Array[];
+  /** For each row, the row that stands after the repairs, in each of the states that a mended unit may be in. */
+  rowsAfter(repairs: readonly string[]): readonly RowsAfter[];
   /** Classes of all rows for a result that was taken after the repairs. */
   classesAfter(observable: O, repairs: readonly string[]): ClassesAfter;
   /** The tables of these observables, filled and packed to be sent. */
@@ -36,10 +36,16 @@ export interface CompiledFamily<O extends Observable = Observable> {
   adopt(packed: readonly PackedTable[]): void;
 }
 
-/** Where several ways may stand, a class of its own for every set of theirs. */
+export interface RowsAfter {
+  /** Chance of this state. */
+  readonly share: number;
+  readonly rows: Uint32Array;
+}
+
+/** Where several states are possible, a class of its own for every set of theirs. */
 export interface ClassesAfter extends RowClasses {
-  /** By class, the classes of the table that it stands for, each as likely as the others; absent where they are the same. */
-  readonly members?: readonly (readonly number[])[];
+  /** By class, what it stands for in the table; absent where it is the same. */
+  readonly members?: readonly (readonly { readonly share: number; readonly of: number }[])[];
 }
 
 export function compileFamily<O extends Observable>(model: FamilyModel<O>): CompiledFamily<O> {
@@ -66,7 +72,7 @@ export function compileFamily<O extends Observable>(model: FamilyModel<O>): Comp
 
   const tables = new Shelf<ObservableTable>(mostTables);
   const oneOffs = new Shelf<ObservableTable>(mostOneOffs);
-  const rowMaps = new Shelf<readonly Uint32Array[]>(mostOneOffs);
+  const rowMaps = new Shelf<readonly RowsAfter[]>(mostOneOffs);
   const classMaps = new Shelf<ClassesAfter>(mostOneOffs);
   const nearest = {
     fine: nearestPoints(grids.fine, grids.fine),
@@ -78,25 +84,25 @@ export function compileFamily<O extends Observable>(model: FamilyModel<O>): Comp
       openTable(model, observable, rowStart, isCoarse, grids),
     );
   };
-  const mapRows = (ways: readonly (readonly number[])[], way: number): Uint32Array => {
+  const mapRows = (after: readonly (readonly number[])[], state: number): Uint32Array => {
     const rows = new Uint32Array(rowCount);
     for (let h = 0; h < hypotheses.length; h++) {
-      const after = ways[h]![way % ways[h]!.length]!;
-      const [from, to] = [hypotheses[h]!.grid, hypotheses[after]!.grid];
+      const stands = after[h]![state % after[h]!.length]!;
+      const [from, to] = [hypotheses[h]!.grid, hypotheses[stands]!.grid];
       for (let row = rowStart[h]!; row < rowStart[h + 1]!; row++) {
         const offset = row - rowStart[h]!;
-        rows[row] = rowStart[after]! + (from === to ? offset : nearest[from][offset]!);
+        rows[row] = rowStart[stands]! + (from === to ? offset : nearest[from][offset]!);
       }
     }
     return rows;
   };
-  const rowsAfter = (done: readonly string[]): readonly Uint32Array[] =>
+  const { statesAfterRepairs: states = [1] } = model;
+  const rowsAfter = (done: readonly string[]): readonly RowsAfter[] =>
     rowMaps.kept(keyOf(done), () => {
-      const ways = hypotheses.map((_, h) =>
+      const after = hypotheses.map((_, h) =>
         done.length === 0 ? [h] : model.afterRepairs(h, done),
       );
-      const most = Math.max(...ways.map((each) => each.length));
-      return Array.from({ length: most }, (_, way) => mapRows(ways, way));
+      return states.map((share, state) => ({ share, rows: mapRows(after, state) }));
     });
   const filled = (observable: O): ObservableTable => {
     const found = table(observable);
@@ -137,20 +143,19 @@ const mostTables = 400;
 const mostOneOffs = 64;
 
 function classesAt(
-  maps: readonly Uint32Array[],
+  states: readonly RowsAfter[],
   rowStart: Uint32Array,
   { classOfRow, classes }: ObservableTable,
 ): ClassesAfter {
-  const [first] = maps;
-  const members: number[][] = [];
+  const members: { share: number; of: number }[][] = [];
   const found = new Map<number, number>();
-  const moved = Uint16Array.from(first!, (_, row) => {
-    const own = maps.map((rows) => classOfRow[rows[row]!]!);
-    const key = own.reduce((sum, each) => sum * classes.length + each, 0);
+  const moved = Uint16Array.from(states[0]!.rows, (_, row) => {
+    let key = 0;
+    for (const { rows } of states) key = key * classes.length + classOfRow[rows[row]!]!;
     let index = found.get(key);
     if (index === undefined) {
       index = members.length;
-      members.push(own);
+      members.push(states.map(({ share, rows }) => ({ share, of: classOfRow[rows[row]!]! })));
       found.set(key, index);
     }
     return index;

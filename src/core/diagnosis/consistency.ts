@@ -8,6 +8,8 @@ export interface Doubt {
   readonly observableKey: string;
   readonly probabilityWrong: number;
   readonly taken: number;
+  /** How many repairs had been done when it was taken. */
+  readonly repairsBefore: number;
   /** True where the same check has also given another result. */
   readonly contradicted: boolean;
 }
@@ -36,6 +38,7 @@ export function judgeConsistency(
     observableKey: each.observableKey,
     probabilityWrong: wrong[c]!,
     taken: each.taken,
+    repairsBefore: each.repairsBefore,
     contradicted: each.rivals > 0,
   }));
   return {

@@ -107,6 +107,7 @@ describe('a repair that may not have held', () => {
     const warming = compileFamily({
       ...lamp,
       repairFails: 0.02,
+      statesAfterRepairs: [0.5, 0.5],
       hypotheses: [good!, ...others, { ...good!, id: 'good, warm', weight: 0.001 }],
       afterRepairs: (index, repairs) =>
         repairs.includes('replace-lamp') && index === 1 ? [0, warmIndex] : [index],

@@ -10,10 +10,12 @@ export interface FamilyModel<O extends Observable = Observable> {
   /** What the observable would show, as a function of the index of a hypothesis. */
   predictor(observable: O): (hypothesisIndex: number) => Prediction;
   /**
-   * What may stand after the repairs are done: the same hypothesis without their faults, in each of the states that it may be
-   * in from then on. They are equally likely, and may change from one reading to the next: water warms up.
+   * What may stand after the repairs are done: the same hypothesis without their faults, in one state or in each of those of
+   * `statesAfterRepairs`. They may change from one reading to the next: water warms up.
    */
   afterRepairs(hypothesisIndex: number, repairs: readonly string[]): readonly number[];
+  /** Shares of the states that a mended unit may stand in; they sum to 1. One state where absent. */
+  readonly statesAfterRepairs?: readonly number[];
   /** Index of the hypothesis that nothing is wrong. */
   readonly healthyIndex: number;
   /** What stands for everything that no hypothesis names: how often a unit has it, and the repair that it is told as. */

@@ -30,8 +30,8 @@ function repairsThatStand(
   held: readonly string[],
   firstOfSet: Uint8Array,
 ): Uint8Array {
-  // All ways in which it may stand need the same repairs.
-  const rows = rowsAfter(held)[0]!;
+  // In every state that it may stand in, it needs the same repairs.
+  const { rows } = rowsAfter(held)[0]!;
   return Uint8Array.from(
     setOfHypothesis,
     (_, h) => firstOfSet[setOfHypothesis[hypothesisOfRow[rows[rowStart[h]!]!]!]!]!,

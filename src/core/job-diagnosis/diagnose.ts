@@ -182,10 +182,11 @@ function doubtOf(
   planned: ReadonlyMap<string, string>,
   isOpen: (candidate: Candidate<ElectricalObservable>) => boolean,
 ): DoubtToSettle | undefined {
-  const { family, tables, courses, standing, walked } = open;
+  const { family, tables, courses, standing, state, walked } = open;
   return doubtToSettle(
     family,
     judgeConsistency(tables, courses),
+    state.repairsDone.length,
     (check, { entryIds, observableKey }) => {
       // What is dangerous by now settles no doubt: something else is asked for.
       const candidate = start.candidates.find(

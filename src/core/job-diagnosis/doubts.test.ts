@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { answer, reading } from '../../../tests/electric-job';
+import { stamp } from '../../../tests/plates';
+import type { Entry } from '../job-file';
 import { electricStorageTwoElement as family } from '../appliances/electric-storage-two-element';
 import { likelyMistake, type GoodReading } from '.';
 
@@ -26,6 +28,19 @@ describe('12.5 Ω, 240 V and 13 A cannot all be true', () => {
     const { warnings, next } = answer([ohms, volts, amps, again]);
     expect(warnings[0]!.kind).toBe('still-fits-nothing');
     expect(['upper-element-b-amps', 'upper-element-a-to-tank-ohms']).toContain(next!.check);
+  });
+
+  it('after a repair it was another unit: nothing is asked for again', () => {
+    const replaced = {
+      ...stamp(),
+      kind: 'action',
+      action: 'replace',
+      repair: 'replace-upper-element',
+    } as Entry;
+    const after = reading('upper-element-ohms', { ohm: 12.7 });
+    const { warnings, next } = answer([ohms, volts, amps, replaced, after]);
+    expect(warnings).toEqual([]);
+    expect(next?.repeat ?? false).toBe(false);
   });
 
   it('if the second is as it should be, the first was the slip', () => {

@@ -16,7 +16,8 @@ export interface DoubtToSettle {
 /** A reading that fits nothing is taken again; if it repeats, the one that would explain it is taken. */
 export function doubtToSettle(
   family: ApplianceFamily,
-  { doubts }: Consistency,
+  { doubts: all }: Consistency,
+  repairsDone: number,
   /** Whether the check has been taken as the unit stands now, and whether that is what the doubt is about. */
   present: (
     check: string,
@@ -24,6 +25,8 @@ export function doubtToSettle(
   ) => { readonly isTaken: boolean; readonly isSame: boolean } | undefined,
   mistakeOf: (entryId: string) => string | undefined,
 ): DoubtToSettle | undefined {
+  // Before a repair it was another unit: that reading cannot be taken again.
+  const doubts = all.filter((each) => each.repairsBefore === repairsDone);
   // What a caller said may well be wrong: that makes no reading doubtful.
   const taken = doubts.filter((each) => !each.checkId.startsWith('call:'));
   const worst = taken[0];

@@ -65,6 +65,7 @@ export function electricalModel(
     ),
     healthyIndex,
     unlisted: { share: (parameters.unlistedShare ?? unlistedShare) / 2, repair: unlistedRepairId },
+    statesAfterRepairs: healthy.map((_, state) => (state === 0 ? 1 - 2 * notYetHot : notYetHot)),
     repairFails: parameters.repairFails ?? repairFails,
     dangers: dangersOf(declaration, plate, hypotheses, {
       ...usualDangerMinutes,
@@ -121,6 +122,9 @@ export function electricalModel(
     },
   };
 }
+
+/** Readings after a repair that are taken on a tank that is cold yet, and as many on one that is half hot. Common practice. */
+const notYetHot = 0.05;
 
 /** One repair in sixty does not end its fault: a new part that is bad, a wire on the wrong screw. Common practice. */
 const repairFails = 1 / 60;
