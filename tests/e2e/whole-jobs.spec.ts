@@ -54,8 +54,14 @@ test('a heater that trips its breaker is found dead, and switched on only when i
   await repairAsTold(page);
   expect(verdicts(await sentJob(page, jobId))).toEqual(unit.repairs);
   unit.repair(unit.repairs);
+  // Its amps were good with the leak too, and prove nothing; what leaked is read again.
   await prove(page, jobId, unit, /clamp/);
   await openRepair(page, jobId);
+  await expect(page.getByText('proves nothing')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Close as repaired' })).toBeVisible();
+  await prove(page, jobId, unit, /a to tank/);
+  await openRepair(page, jobId);
+  await putBack(page);
   await page.getByRole('button', { name: 'Close: repaired and proved' }).click();
   await page.getByRole('link', { name: 'To the report' }).click();
   await expect(page.getByRole('heading', { name: /Repaired, and the repair held/ })).toBeVisible();

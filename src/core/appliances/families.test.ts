@@ -163,6 +163,27 @@ describe.each(families)('$id', (family) => {
     }
   });
 
+  it('stands hot, half drawn or cold once it is mended, whatever the fault was', () => {
+    const { hypotheses } = model;
+    const faulty = hypotheses.findIndex(({ faults }) => faults.length === 1);
+    const after = model.afterRepairs(faulty, hypotheses[faulty]!.repairs);
+    const water = after.map((h) => hypotheses[h]!.situation);
+    const [hot, half, cold] = water;
+    expect(water).toHaveLength(3);
+    expect(after.every((h) => hypotheses[h]!.faults.length === 0)).toBe(true);
+    expect(hot!.bottomCelsius).toBeGreaterThan(40);
+    expect(half!.topCelsius).toBeGreaterThan(40);
+    expect(half!.bottomCelsius).toBeLessThan(25);
+    expect(cold!.topCelsius).toBeLessThan(25);
+    for (const observable of [undefined, observableOf('outlet-first')]) {
+      const shares = model.statesAfterRepairs!(observable);
+      expect(shares).toHaveLength(3);
+      expect(shares.reduce((sum, each) => sum + each, 0)).toBeCloseTo(1, 9);
+    }
+    // What a repair does not touch stands as it stood, but for the water of a good unit.
+    expect(model.afterRepairs(faulty, ['another repair'])).toEqual([faulty]);
+  });
+
   describe('any two terminals', () => {
     it('read the wire when its free end is probed, and the screw when it is on', () => {
       const [wire, [, end]] = Object.entries(names.conductors).find(

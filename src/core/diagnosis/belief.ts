@@ -26,12 +26,12 @@ const leastLikelihood = 1e-9;
 
 /**
  * Weighs all evidence. The order of entries does not matter.
- * @param failed Place of a repair that is taken not to have held, in the order in which they were done.
+ * @param failed Places of repairs that are taken not to have held, in the order in which they were done.
  */
 export function updateBelief<O extends Observable>(
   family: CompiledFamily<O>,
   evidence: readonly Evidence<O>[],
-  failed = noneFailed,
+  failed: readonly number[] = [],
 ): Belief {
   const groups = groupRepeats(family, evidence);
   const started = continued(family, groups, failed);
@@ -60,12 +60,19 @@ export function updateBelief<O extends Observable>(
     unlistedLogOdds,
     listedLogLikelihood,
   };
-  const last = lastBeliefs.get(family) ?? new Map<number, WeighedBefore>();
-  lastBeliefs.set(family, last.set(failed, { groups, belief }));
+  const last = lastBeliefs.get(family) ?? new Map<string, WeighedBefore>();
+  lastBeliefs.set(family, last.set(failed.join(' '), { groups, belief }));
   return belief;
 }
 
-const noneFailed = -1;
+/**
+ * Repairs that hold, of those that were done: one that did not takes with it what had been done before to the same part.
+ * @param failed Places in `done`.
+ */
+export function heldRepairs(done: readonly string[], failed: readonly number[]): readonly string[] {
+  if (failed.length === 0) return done;
+  return done.filter((repair, k) => !failed.some((each) => each >= k && done[each] === repair));
+}
 
 interface WeighedBefore {
   readonly groups: readonly RepeatGroup[];
@@ -73,17 +80,17 @@ interface WeighedBefore {
 }
 
 /**
- * The last belief of each family, by the repair that was taken not to have held: a logbook grows at its end, and what was
+ * The last belief of each family, by the repairs that were taken not to have held: a logbook grows at its end, and what was
  * weighed need not be weighed again.
  */
-const lastBeliefs = new WeakMap<object, Map<number, WeighedBefore>>();
+const lastBeliefs = new WeakMap<object, Map<string, WeighedBefore>>();
 
 function continued<O extends Observable>(
   family: CompiledFamily<O>,
   groups: readonly RepeatGroup<O>[],
-  failed: number,
+  failed: readonly number[],
 ): { readonly belief: Belief; readonly groupCount: number } {
-  const last = lastBeliefs.get(family)?.get(failed);
+  const last = lastBeliefs.get(family)?.get(failed.join(' '));
   const isPrefix =
     last !== undefined &&
     last.groups.length <= groups.length &&
@@ -249,10 +256,10 @@ function agree<O extends Observable>(
 function weigh<O extends Observable>(
   family: CompiledFamily<O>,
   { members, rivals }: RepeatGroup<O>,
-  failed: number,
+  failed: readonly number[],
 ): Contribution {
   const first = members[0]!;
-  const held = first.repairsBefore.filter((_, index) => index !== failed);
+  const held = heldRepairs(first.repairsBefore, failed);
   const { classOfRow, isFlat, members: inStates } = family.classesAfter(first.observable, held);
   const { classes } = family.table(first.observable);
   // A slip that repeats is rarer than a slip, but not independent of it: meters and habits stay the same.

@@ -26,7 +26,7 @@ export interface CompiledFamily<O extends Observable = Observable> {
   table(observable: O): ObservableTable;
   /** How many tables it keeps: those that plans ask for, and those that were asked for by hand. */
   tableCounts(): { readonly planned: number; readonly oneOff: number };
-  /** For each row, the row that stands after the repairs, in each of the states that a mended unit may be in. */
+  /** For each row, the row that stands after the repairs, in each of the states that a mended unit may be in now. */
   rowsAfter(repairs: readonly string[]): readonly RowsAfter[];
   /** Classes of all rows for a result that was taken after the repairs. */
   classesAfter(observable: O, repairs: readonly string[]): ClassesAfter;
@@ -72,7 +72,7 @@ export function compileFamily<O extends Observable>(model: FamilyModel<O>): Comp
 
   const tables = new Shelf<ObservableTable>(mostTables);
   const oneOffs = new Shelf<ObservableTable>(mostOneOffs);
-  const rowMaps = new Shelf<readonly RowsAfter[]>(mostOneOffs);
+  const rowMaps = new Shelf<readonly Uint32Array[]>(mostOneOffs);
   const classMaps = new Shelf<ClassesAfter>(mostOneOffs);
   const nearest = {
     fine: nearestPoints(grids.fine, grids.fine),
@@ -96,14 +96,16 @@ export function compileFamily<O extends Observable>(model: FamilyModel<O>): Comp
     }
     return rows;
   };
-  const { statesAfterRepairs: states = [1] } = model;
-  const rowsAfter = (done: readonly string[]): readonly RowsAfter[] =>
-    rowMaps.kept(keyOf(done), () => {
+  const sharesOf = (observable?: O) => model.statesAfterRepairs?.(observable) ?? [1];
+  const rowsAfter = (done: readonly string[], observable?: O): readonly RowsAfter[] => {
+    const maps = rowMaps.kept(keyOf(done), () => {
       const after = hypotheses.map((_, h) =>
         done.length === 0 ? [h] : model.afterRepairs(h, done),
       );
-      return states.map((share, state) => ({ share, rows: mapRows(after, state) }));
+      return sharesOf().map((_, state) => mapRows(after, state));
     });
+    return sharesOf(observable).map((share, state) => ({ share, rows: maps[state]! }));
+  };
   const filled = (observable: O): ObservableTable => {
     const found = table(observable);
     found.ensureAll();
@@ -126,7 +128,7 @@ export function compileFamily<O extends Observable>(model: FamilyModel<O>): Comp
       const now = filled(observable);
       if (done.length === 0) return now;
       return classMaps.kept(`${keyOf(done)} ${observable.key}`, () =>
-        classesAt(rowsAfter(done), rowStart, now),
+        classesAt(rowsAfter(done, observable), rowStart, now),
       );
     },
     pack: (observables) => observables.map((each) => packTable(each.key, filled(each), rowStart)),

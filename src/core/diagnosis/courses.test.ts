@@ -76,6 +76,24 @@ describe('a repair that may not have held', () => {
       after(ohms('3', 40.2), ...twice),
     ];
     expect(standing(again, twice)[0]).toBeGreaterThan(0.95);
+    // And it is the second that is proved by it: had that failed too, it would read open as before.
+    const weights = weightsForHeld(family, coursesOf(family, again, twice), {
+      id: 'replace-lamp',
+      place: 1,
+    })!;
+    expect(weights[2]).toBeGreaterThan(10);
+  });
+
+  it('may fail twice', () => {
+    const twice = ['replace-lamp', 'replace-lamp'];
+    const again = [
+      found,
+      after(ohms('2', 'over-range'), 'replace-lamp'),
+      after(look('3', 'dark'), 'replace-lamp'),
+      after(ohms('4', 'over-range'), ...twice),
+      after(look('5', 'dark'), ...twice),
+    ];
+    expect(standing(again, twice)[1]).toBeGreaterThan(0.9);
   });
 
   it('casts no doubt on a reading that says so', () => {
@@ -107,7 +125,7 @@ describe('a repair that may not have held', () => {
     const warming = compileFamily({
       ...lamp,
       repairFails: 0.02,
-      statesAfterRepairs: [0.5, 0.5],
+      statesAfterRepairs: () => [0.5, 0.5],
       hypotheses: [good!, ...others, { ...good!, id: 'good, warm', weight: 0.001 }],
       afterRepairs: (index, repairs) =>
         repairs.includes('replace-lamp') && index === 1 ? [0, warmIndex] : [index],
@@ -137,8 +155,9 @@ describe('a repair that may not have held', () => {
   it('tells by what was read whether it held', () => {
     const dark = after(look('2', 'dark'), 'replace-lamp');
     const lit = after(look('3', 'lit'), 'replace-lamp');
+    const first = { id: 'replace-lamp', place: 0 };
     const weights = (...evidence: Evidence[]) => [
-      ...weightsForHeld(family, coursesOf(family, evidence, ['replace-lamp']), 0)!,
+      ...weightsForHeld(family, coursesOf(family, evidence, ['replace-lamp']), first)!,
     ];
     // Lit: 0.95 against 0.1, a look wrong in 4 of 100.
     const right = (p: number) => 0.96 * p + 0.04 * 0.5;
@@ -146,7 +165,7 @@ describe('a repair that may not have held', () => {
     expect(weights(found, dark)[1]).toBeCloseTo(10 * Math.log10(right(0.05) / right(0.9)), 6);
     // What was read before says nothing of it.
     expect(weights(found, lit)[0]).toBeCloseTo(0, 9);
-    expect(weightsForHeld(family, coursesOf(family, [found], []), 0)).toBeUndefined();
+    expect(weightsForHeld(family, coursesOf(family, [found], []), first)).toBeUndefined();
   });
 
   it('costs nothing where nothing was repaired', () => {

@@ -1,23 +1,25 @@
-import { beliefAfterRepairs, mixed, updateBelief, type Belief } from './belief';
-import { chanceOf } from './unlisted';
+import { beliefAfterRepairs, heldRepairs, mixed, updateBelief, type Belief } from './belief';
 import type { CompiledFamily } from './compile';
 import type { Evidence, Observable } from './model';
+import { chanceOf } from './unlisted';
 
 /**
- * One way in which the repairs may have gone: all of them held, or one did not, because the new part is bad too or was
- * fitted wrongly. Two that did not hold are not thought of.
+ * One way in which the repairs may have gone: all of them held, or one or two did not, because the new part is bad too or was
+ * fitted wrongly. Three that did not hold are not thought of.
  */
 export interface Course {
   /** Chance that they went this way; all courses sum to 1. */
   readonly share: number;
   /** The unit as it was met, weighed by everything read since, if they went this way. */
   readonly belief: Belief;
-  /** The repairs that held. */
+  /** Places of the repairs that did not hold, in the order in which they were done. */
+  readonly failed: readonly number[];
+  /** The repairs that hold now. */
   readonly held: readonly string[];
 }
 
 /**
- * Weighs all evidence under every course of the repairs.
+ * Weighs all evidence under every course of the repairs, that all held in front.
  * @param done Repairs that were done, in their order.
  */
 export function coursesOf<O extends Observable>(
@@ -25,32 +27,55 @@ export function coursesOf<O extends Observable>(
   evidence: readonly Evidence<O>[],
   done: readonly string[],
 ): readonly Course[] {
-  const all = updateBelief(family, evidence);
-  const { repairFails } = family.model;
-  if (done.length === 0 || !repairFails) return [{ share: 1, belief: all, held: done }];
-  const failed = done.map((_, index) => {
-    const belief = updateBelief(family, evidence, index);
-    const chance = repairFails * Math.exp(belief.listedLogLikelihood - all.listedLogLikelihood);
-    return { chance, belief, held: done.filter((__, k) => k !== index) };
+  const { repairFails = 0 } = family.model;
+  const ways = repairFails > 0 ? waysToFail(done.length) : [[]];
+  const weighed = ways.map((failed) => {
+    const chance =
+      repairFails ** failed.length * (1 - repairFails) ** (done.length - failed.length);
+    const belief = updateBelief(family, evidence, failed);
+    return {
+      failed,
+      held: heldRepairs(done, failed),
+      belief,
+      logWeight: Math.log(chance) + belief.listedLogLikelihood,
+    };
   });
-  const allHeld = (1 - repairFails) ** done.length;
-  const total = failed.reduce((sum, { chance }) => sum + chance, allHeld);
+  const most = Math.max(...weighed.map((each) => each.logWeight));
+  const weights = weighed.map((each) => Math.exp(each.logWeight - most));
+  const total = weights.reduce((sum, each) => sum + each, 0);
+  return weighed.map(({ failed, held, belief }, k) => ({
+    share: weights[k]! / total,
+    belief,
+    failed,
+    held,
+  }));
+}
+
+/** None, each, and each two of so many repairs; with very many, two of the last ones. */
+function waysToFail(count: number): readonly (readonly number[])[] {
+  const places = Array.from({ length: count }, (_, k) => k);
+  const late = places.slice(-mostInPairs);
   return [
-    { share: allHeld / total, belief: all, held: done },
-    ...failed.map(({ chance, belief, held }) => ({ share: chance / total, belief, held })),
+    [],
+    ...places.map((each) => [each]),
+    ...late.flatMap((one, k) => late.slice(k + 1).map((other) => [one, other])),
   ];
 }
+
+const mostInPairs = 4;
 
 /** What still stands, whichever way the repairs went. */
 export function standingAfter(family: CompiledFamily<never>, courses: readonly Course[]): Belief {
   const [first, ...others] = courses;
   const standing = beliefAfterRepairs(family, first!.belief, first!.held);
   if (others.length === 0) return standing;
-  const parts = courses.map(({ share, belief, held }) => ({
-    share,
-    belief: beliefAfterRepairs(family, belief, held),
-  }));
-  // What is in no list had to explain the readings better than the best course did.
+  const parts = courses
+    .filter(({ share }) => share > leastShare)
+    .map(({ share, belief, held }) => ({
+      share,
+      belief: beliefAfterRepairs(family, belief, held),
+    }));
+  // What is in no list has to explain the readings better than all courses together do.
   const unlistedLogOdds = first!.belief.unlistedLogOdds + Math.log(first!.share);
   return {
     ...mixed(family, parts),
@@ -58,3 +83,6 @@ export function standingAfter(family: CompiledFamily<never>, courses: readonly C
     unlisted: family.model.unlisted ? chanceOf(unlistedLogOdds) : 0,
   };
 }
+
+/** A course that is less likely than this is not looked at any more. */
+const leastShare = 1e-6;

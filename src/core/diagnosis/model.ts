@@ -14,8 +14,11 @@ export interface FamilyModel<O extends Observable = Observable> {
    * `statesAfterRepairs`. They may change from one reading to the next: water warms up.
    */
   afterRepairs(hypothesisIndex: number, repairs: readonly string[]): readonly number[];
-  /** Shares of the states that a mended unit may stand in; they sum to 1. One state where absent. */
-  readonly statesAfterRepairs?: readonly number[];
+  /**
+   * Shares of the states that a mended unit stands in when something is looked at, or now where nothing is said; they sum
+   * to 1. One state where absent.
+   */
+  statesAfterRepairs?(observable?: O): readonly number[];
   /** Index of the hypothesis that nothing is wrong. */
   readonly healthyIndex: number;
   /** What stands for everything that no hypothesis names: how often a unit has it, and the repair that it is told as. */

@@ -25,7 +25,7 @@ export interface Suspect {
 export function listSuspects(
   family: CompiledFamily<never>,
   belief: Belief,
-  courses: readonly Course[] = [{ share: 1, belief, held: [] }],
+  courses: readonly Course[] = [{ share: 1, belief, failed: [], held: [] }],
 ): Suspect[] {
   const { model, repairSets, setOfHypothesis } = family;
   const firstOfSet = firstRepairs(family, belief);

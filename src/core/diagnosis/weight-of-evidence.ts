@@ -73,38 +73,49 @@ function weightsByRepair(
 /**
  * Weight of evidence of what was read after a repair, in decibans, for that it held against that it did not, given all other
  * entries. Only where the fault was there that it ends: where the part was good, nothing tells.
- * @param round Place of the repair, in the order in which they were done.
+ * @param repair The repair, and its place in the order in which they were done.
  * @returns By contribution; undefined where no fault was likely that the repair ends, or where repairs are taken to hold.
  */
 export function weightsForHeld(
   { model, rowStart }: CompiledFamily<never>,
   courses: readonly Course[],
-  round: number,
+  { id, place }: { readonly id: string; readonly place: number },
 ): Float64Array | undefined {
-  const [all] = courses;
-  const failed = courses[round + 1];
-  if (!failed) return undefined;
-  const repair = all!.held[round]!;
-  const { byHypothesis, shareOfRow } = all!.belief;
-  const mended = all!.belief.active.filter((h) => {
-    const { faults, repairs } = model.hypotheses[h]!;
-    return faults.length > 0 && repairs.includes(repair);
+  const pairs = courses.flatMap((held) => {
+    if (held.failed.includes(place)) return [];
+    const key = [...held.failed, place].sort((one, other) => one - other).join(' ');
+    const failed = courses.find((each) => each.failed.join(' ') === key);
+    return failed ? [{ held, failed }] : [];
   });
-  if (mended.length === 0) return undefined;
-  return Float64Array.from(all!.belief.contributions, (ifHeld, index) => {
-    const ifFailed = failed.belief.contributions[index]!;
-    let [held, others] = [0, 0];
+  const ends = ({ faults, repairs }: (typeof model.hypotheses)[number]) =>
+    faults.length > 0 && repairs.includes(id);
+  const mended = model.hypotheses.flatMap((each, h) => (ends(each) ? [h] : []));
+  if (pairs.length === 0 || mended.length === 0) return undefined;
+  const { contributions } = courses[0]!.belief;
+  const held = new Float64Array(contributions.length);
+  const failed = new Float64Array(contributions.length);
+  for (const pair of pairs) {
+    const { byHypothesis, shareOfRow } = pair.held.belief;
     for (const h of mended) {
+      if (byHypothesis[h]! < leastThought) continue;
       for (let row = rowStart[h]!; row < rowStart[h + 1]!; row++) {
-        const own = byHypothesis[h]! * shareOfRow[row]!;
-        held += own;
-        others +=
-          (own * ifFailed.likelihoodOfClass[ifFailed.classOfRow[row]!]!) /
-          ifHeld.likelihoodOfClass[ifHeld.classOfRow[row]!]!;
+        const own = pair.held.share * byHypothesis[h]! * shareOfRow[row]!;
+        contributions.forEach((_, index) => {
+          const ifHeld = pair.held.belief.contributions[index]!;
+          const ifFailed = pair.failed.belief.contributions[index]!;
+          held[index]! += own;
+          failed[index]! +=
+            (own * ifFailed.likelihoodOfClass[ifFailed.classOfRow[row]!]!) /
+            ifHeld.likelihoodOfClass[ifHeld.classOfRow[row]!]!;
+        });
       }
     }
-    return 10 * Math.log10(held / others);
-  });
+  }
+  if (held[0] === 0) return undefined;
+  return held.map((each, index) => 10 * Math.log10(each / failed[index]!));
 }
+
+/** A hypothesis that is less likely than this tells nothing of a repair. */
+const leastThought = 1e-6;
 
 const sum = (values: Float64Array) => values.reduce((total, each) => total + each, 0);

@@ -61,7 +61,8 @@ export function proofOf(open: OpenDiagnosis, job: JobFile): RepairProof {
 
 /** Whether an entry tells that the last repair held from that it did not; all do where nothing can be told. */
 function tellsOf({ tables, courses, belief, state }: OpenDiagnosis): (entry: string) => boolean {
-  const weights = weightsForHeld(tables, courses, state.repairsDone.length - 1);
+  const place = state.repairsDone.length - 1;
+  const weights = weightsForHeld(tables, courses, { id: state.repairsDone[place]!, place });
   if (!weights) return () => true;
   return (entry) => {
     const index = belief.contributions.findIndex((each) => each.entryIds.includes(entry));

@@ -142,7 +142,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
     ],
     cautions: [live, hotWater, full],
     wires: pins,
-    proof: ['element-ohms', ...proof],
+    proof: ['element-ohms', ...proof, 'element-a-to-tank-ohms'],
     minutes: 50,
   },
   'retighten-flange': {

@@ -23,7 +23,12 @@ const element = (which: 'upper' | 'lower', volume: string): Repair => ({
     { wire: `w-${which}-a`, end: `${which}-element.a` },
     { wire: `w-${which}-b`, end: `${which}-element.b` },
   ],
-  proof: [`${which}-element-ohms`, `${which}-element-amps`, `${which}-element-volts`],
+  proof: [
+    `${which}-element-ohms`,
+    `${which}-element-amps`,
+    `${which}-element-volts`,
+    `${which}-element-a-to-tank-ohms`,
+  ],
   minutes: 60,
 });
 

@@ -65,7 +65,8 @@ export function electricalModel(
     ),
     healthyIndex,
     unlisted: { share: (parameters.unlistedShare ?? unlistedShare) / 2, repair: unlistedRepairId },
-    statesAfterRepairs: healthy.map((_, state) => (state === 0 ? 1 - 2 * notYetHot : notYetHot)),
+    statesAfterRepairs: (observable) =>
+      observable?.kind === 'probe' || observable?.kind === 'clamp' ? atOnce : onceItIsHot,
     repairFails: parameters.repairFails ?? repairFails,
     dangers: dangersOf(declaration, plate, hypotheses, {
       ...usualDangerMinutes,
@@ -123,8 +124,12 @@ export function electricalModel(
   };
 }
 
-/** Readings after a repair that are taken on a tank that is cold yet, and as many on one that is half hot. Common practice. */
-const notYetHot = 0.05;
+/**
+ * Shares of looks after a repair that find the tank hot, half hot, and cold as it was filled: a meter is put on at once, a tap
+ * is opened when there should be hot water. Common practice.
+ */
+const atOnce = [0.65, 0.1, 0.25];
+const onceItIsHot = [0.9, 0.05, 0.05];
 
 /** One repair in sixty does not end its fault: a new part that is bad, a wire on the wrong screw. Common practice. */
 const repairFails = 1 / 60;
