@@ -55,11 +55,13 @@ export function VerdictSection({ record, answer, system }: StageProps) {
       <p className="text-small text-ink-2">
         {verdict
           ? 'Acted on'
-          : rounds.length > 0
-            ? 'What may still be wrong'
-            : decided
-              ? 'Enough to repair on'
-              : 'Not yet enough to repair on'}
+          : hasHeld
+            ? 'As it stands now'
+            : rounds.length > 0
+              ? 'What may still be wrong'
+              : decided
+                ? 'Enough to repair on'
+                : 'Not yet enough to repair on'}
       </p>
       <p className="flex items-end justify-between gap-3">
         <span className="text-title leading-tight font-semibold">
@@ -114,7 +116,7 @@ export function VerdictSection({ record, answer, system }: StageProps) {
           </label>
           <button
             type="button"
-            className="button button-act min-h-14 w-full text-lead"
+            className={hasHeld ? 'button w-full' : 'button button-act min-h-14 w-full text-lead'}
             onClick={act}
           >
             Act on this verdict
