@@ -1,39 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { seededRandom } from '../simulation';
 import { countContradictions } from './contradictions';
 import { at90, parts } from './parts';
 import { bestPossible, plannersCost, reduce, type ReducedModel } from './reduced-model';
-import { calibrationOf, meanOf, quantileOf, shareOf } from './statistics';
-
-describe('the statistics', () => {
-  it("give Wilson's interval: 8 of 10 is 0.49 to 0.94", () => {
-    // Wilson 1927; the value stands in many textbooks, here from memory.
-    const { share, from, to } = shareOf(8, 10);
-    expect(share).toBe(0.8);
-    expect(from).toBeCloseTo(0.49, 2);
-    expect(to).toBeCloseTo(0.943, 2);
-  });
-
-  it('give mean, its normal interval, and quantiles', () => {
-    expect(meanOf([1, 2, 3, 4]).mean).toBe(2.5);
-    expect(meanOf([1, 2, 3, 4]).plusMinus).toBeCloseTo((1.96 * 1.29099) / 2, 4);
-    expect(quantileOf([5, 1, 4, 2, 3], 0.5)).toBe(3);
-  });
-
-  it('find no error in predictions that come true as often as they say, and the gap where they do not', () => {
-    const random = seededRandom(4);
-    const predict = (gap: number) =>
-      Array.from({ length: 6000 }, (_, unit) => {
-        const probability = 0.5 + 0.5 * random.next();
-        return { unit, probability, isRight: random.chance(probability - gap) };
-      });
-    expect(calibrationOf(predict(0), () => random.next(), 20).expectedError).toBeLessThan(0.02);
-    const off = calibrationOf(predict(0.1), () => random.next(), 20);
-    expect(off.expectedError).toBeCloseTo(0.1, 1);
-    expect(off.from).toBeLessThan(off.expectedError);
-    expect(off.to).toBeGreaterThan(off.expectedError);
-  });
-});
 
 /** Two boxes with something in one of them: small enough to be worked out by hand. */
 const boxes: ReducedModel = {

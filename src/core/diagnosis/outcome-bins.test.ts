@@ -72,4 +72,25 @@ describe('outcome bins', () => {
     expect(found.count).toBe(2);
     expect(sharesOf(found, 1)).toEqual([0.05, 0.95]);
   });
+
+  it('of an observation with many answers hold every one of them', () => {
+    const answers = Array.from({ length: 40 }, (_, k) => `code ${k}`);
+    const probabilities = Object.fromEntries(answers.map((each) => [each, 1 / 40]));
+    const one = { ...probabilities, 'code 39': 0.5 };
+    const found = bin([
+      { kind: 'outcomes', probabilities },
+      { kind: 'outcomes', probabilities: one },
+    ]);
+    expect(found.count).toBe(40);
+    expect(sharesOf(found, 1)[39]).toBe(0.5);
+  });
+
+  it('of an observation have room for what only one suspect would show', () => {
+    const found = bin([
+      { kind: 'outcomes', probabilities: { sound: 1 } },
+      { kind: 'outcomes', probabilities: { scorched: 1 } },
+    ]);
+    expect(sharesOf(found, 0)).toEqual([1, 0]);
+    expect(sharesOf(found, 1)).toEqual([0, 1]);
+  });
 });

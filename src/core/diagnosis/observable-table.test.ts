@@ -1,0 +1,117 @@
+import { describe, expect, it } from 'vitest';
+import { filamentGrid, lamp } from '../../../tests/lamp';
+import { compileFamily, type FamilyModel, type Observable } from '.';
+import { packTable, unpackTable } from './packed-table';
+
+/** The lamp, with what it shows given by hypothesis. */
+const showing = (outcomes: readonly Readonly<Record<string, number>>[]): FamilyModel => ({
+  ...lamp,
+  predictor: () => (index) => ({ kind: 'outcomes', probabilities: outcomes[index]! }),
+});
+const tableOf = (model: FamilyModel, observable: Observable = { key: 'look' }) => {
+  const family = compileFamily(model);
+  const table = family.table(observable);
+  table.ensureAll();
+  return { family, table, classOf: (h: number) => table.classOfRow[family.rowStart[h]!]! };
+};
+
+describe('the classes of a look', () => {
+  it('keep the names of their answers: the same shares of other answers are another class', () => {
+    const { table, classOf } = tableOf(
+      showing([
+        { lit: 0.9, dark: 0.1 },
+        { dark: 0.9, lit: 0.1 },
+        { lit: 0.9, dark: 0.1 },
+      ]),
+    );
+    expect(classOf(0)).not.toBe(classOf(1));
+    expect(classOf(0)).toBe(classOf(2));
+    expect(table.classes[classOf(1)]).toMatchObject({ probabilities: { dark: 0.9 } });
+  });
+
+  it('do not part answers that are only written in another order', () => {
+    const { classOf } = tableOf(
+      showing([
+        { lit: 0.9, dark: 0.1 },
+        { dark: 0.1, lit: 0.9 },
+        { lit: 0.9, dark: 0.1 },
+      ]),
+    );
+    expect(classOf(0)).toBe(classOf(1));
+  });
+
+  it('keep apart what one answer has and another look does not know', () => {
+    const { classOf } = tableOf(
+      showing([{ lit: 0.5, dark: 0.5 }, { lit: 0.5, flickers: 0.5 }, { lit: 1 }]),
+    );
+    expect(new Set([0, 1, 2].map(classOf)).size).toBe(3);
+  });
+});
+
+describe('the classes of a reading', () => {
+  it('differ along the grid only where the reading depends on the unknown', () => {
+    const { family, table } = tableOf(lamp, { key: 'ohms' });
+    // The filament's own ohms are shared by the good lamp and the one with a burnt socket; an open one has none.
+    expect([...table.isFlat]).toEqual([0, 1, 0]);
+    const own = (h: number) =>
+      table.classOfRow.slice(family.rowStart[h], family.rowStart[h + 1]).length;
+    expect(own(0)).toBe(filamentGrid.points.length);
+  });
+
+  it('are filled only for the hypotheses that were asked about', () => {
+    const asked: number[] = [];
+    const counting: FamilyModel = {
+      ...lamp,
+      predictor: (observable) => {
+        const predict = lamp.predictor(observable);
+        return (index) => {
+          asked.push(index);
+          return predict(index);
+        };
+      },
+    };
+    const table = compileFamily(counting).table({ key: 'ohms' });
+    table.ensure(2);
+    table.ensureThese([2, 1]);
+    expect(asked).toEqual([2, 1]);
+    table.ensureAll();
+    table.ensureAll();
+    expect(asked).toEqual([2, 1, 0]);
+  });
+});
+
+describe('a table that is packed', () => {
+  it.each(['ohms', 'look'])('comes back with the same classes: %s', (key) => {
+    const { family, table } = tableOf(lamp, { key });
+    const packed = JSON.parse(JSON.stringify(packTable(key, table, family.rowStart))) as Parameters<
+      typeof unpackTable
+    >[0];
+    const back = unpackTable(packed, family.rowStart);
+    expect(back.classes).toEqual(table.classes);
+    expect(back.classOfRow).toEqual(table.classOfRow);
+    expect(back.isFlat).toEqual(table.isFlat);
+  });
+
+  it('of another model is refused, not read into the wrong rows', () => {
+    const { family, table } = tableOf(lamp, { key: 'ohms' });
+    const packed = packTable('ohms', table, family.rowStart);
+    const more = compileFamily({
+      ...lamp,
+      hypotheses: [...lamp.hypotheses, { ...lamp.hypotheses[1]!, id: 'another' }],
+      predictor: (observable) => (index) => lamp.predictor(observable)(index % 3),
+    });
+    expect(() => unpackTable(packed, more.rowStart)).toThrow(/another model/);
+    const finer = compileFamily({
+      ...lamp,
+      unknowns: [
+        ...lamp.unknowns,
+        {
+          id: 'supply',
+          fine: { points: [0, 0.1].map((logRatio) => ({ logRatio, share: 0.5 })), within: 0 },
+          coarse: filamentGrid,
+        },
+      ],
+    });
+    expect(() => unpackTable(packed, finer.rowStart)).toThrow(/another model/);
+  });
+});
