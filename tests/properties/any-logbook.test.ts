@@ -34,7 +34,17 @@ describe.each(families.map((family) => [family.id, family] as const))(
             const { answer, selected, state } = benchAnswer(read.job, undefined);
             const chances = answer.suspects.map((each) => each.probability);
             expect(chances.every((each) => each >= 0 && each <= 1 + 1e-9)).toBe(true);
-            expect(chances.reduce((sum, each) => sum + each, 0)).toBeGreaterThan(1 - 1e-6);
+            expect(chances.reduce((sum, each) => sum + each, 0)).toBeCloseTo(1, 6);
+            const held = answer.afterRepair?.heldProbability ?? 0;
+            expect(held).toBeGreaterThanOrEqual(0);
+            expect(held).toBeLessThanOrEqual(1 + 1e-9);
+            const { courses } = diagnoseJob(read.job, { depth: 'one-step', brief: true });
+            expect(courses.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 9);
+            // Every entry was weighed in every course, in the same place.
+            const ids = courses.map(({ belief }) =>
+              belief.contributions.map((each) => each.entryIds.join()).join(' '),
+            );
+            expect(new Set(ids).size).toBe(1);
             if (!answer.next) return;
             expect(family.checkIds).toContain(answer.next.check);
             expect(state.refused.has(answer.next.check)).toBe(false);

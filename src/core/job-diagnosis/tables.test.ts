@@ -5,7 +5,15 @@ import { electricStorageTwoElement as family } from '../appliances/electric-stor
 import { families } from '../appliances';
 import { compileFamily } from '../diagnosis';
 import { emptyState, type Entry } from '../job-file';
-import { adoptTables, compiledFor, diagnoseJob, packTables, type TablePack } from '.';
+import {
+  adoptTables,
+  compiledFor,
+  diagnoseJob,
+  packTables,
+  pictureOf,
+  probeTerminals,
+  type TablePack,
+} from '.';
 
 /** A pack as it comes over the wire. */
 const sent = (pack: TablePack) => JSON.parse(JSON.stringify(pack)) as TablePack;
@@ -51,6 +59,22 @@ describe('tables that were worked out elsewhere', () => {
       expect(repair).toBe(own.suspects[k]!.repair);
       expect(probability).toBeCloseTo(own.suspects[k]!.probability, 12);
     });
+  });
+
+  it('are as few after 500 positions of a slider as after fifty', () => {
+    const open = diagnoseJob(emptyJob(), { depth: 'one-step', brief: true });
+    const { tables } = open;
+    const slide = (count: number) => {
+      for (let k = 0; k < count; k++) {
+        const setting = { power: 'off', waterCelsius: { upper: 10 + k * 0.13 } } as const;
+        probeTerminals(open, ['upper-element.a', 'upper-element.b'], setting);
+        pictureOf(open, setting);
+      }
+      return tables.tableCounts();
+    };
+    const { planned, oneOff } = slide(100);
+    expect(slide(500)).toEqual({ planned, oneOff });
+    expect(oneOff).toBeLessThanOrEqual(64);
   });
 
   it('are never taken for another plate', () => {
