@@ -2,6 +2,7 @@ import { performance } from 'node:perf_hooks';
 import { setTimeout as pause } from 'node:timers/promises';
 import { familyOfJob } from '../core/appliances';
 import { benchAnswer, packTables } from '../core/job-diagnosis';
+import { DatabaseUnavailable } from '../database/client';
 import { listJobs } from '../database/jobs';
 import { jobFileOf } from './job-file-of';
 import { inFirm } from './session';
@@ -26,8 +27,9 @@ export async function warmUp(): Promise<void> {
       benchAnswer(job, undefined);
       packTables(family, family.plateOf(job));
     }
-  } catch {
-    // The page that needs the tables fills them, and says what is wrong.
+  } catch (error) {
+    // The page that needs the tables fills them, and says what is wrong with the database.
+    if (!(error instanceof DatabaseUnavailable)) console.error('warming up failed', error);
   }
 }
 

@@ -26,23 +26,21 @@ export interface PictureAnswer {
   readonly probe?: ProbeAnswer;
 }
 
-const now = () => new Date().toISOString();
-
 const service = {
   /** Fills the tables that the next answers need; the answer itself came with the page. */
   async prepare(job: JobFile): Promise<void> {
     await downloadTables(job);
-    benchAnswer(job, undefined, { now: now() });
+    benchAnswer(job, undefined);
   },
 
   /** Looks one step ahead only: the first answer, while the tables of a plate are still empty. */
-  diagnoseQuickly(job: JobFile, chosen: string | undefined): BenchAnswer {
-    return benchAnswer(job, chosen, { depth: 'one-step', now: now() });
+  diagnoseQuickly(job: JobFile, chosen: string | undefined, now: string): BenchAnswer {
+    return benchAnswer(job, chosen, { depth: 'one-step', now });
   },
 
-  async diagnose(job: JobFile, chosen: string | undefined): Promise<BenchAnswer> {
+  async diagnose(job: JobFile, chosen: string | undefined, now: string): Promise<BenchAnswer> {
     await downloadTables(job);
-    return benchAnswer(job, chosen, { now: now() });
+    return benchAnswer(job, chosen, { now });
   },
 
   preview(job: JobFile, entry: Entry): Preview {

@@ -1,7 +1,13 @@
 import type { FamilyCatalogue } from './catalogue';
 import { effectiveEntries } from './corrections';
 import type { ActionEntry, Entry, LiftedEnd } from './generated/job-types';
-import { isolationAfter, notIsolated, stepIsolation, type Isolation } from './isolation';
+import {
+  isolationAfter,
+  notIsolated,
+  provedDeadUntil,
+  stepIsolation,
+  type Isolation,
+} from './isolation';
 import { emptyState, type JobState } from './state';
 
 /**
@@ -52,11 +58,16 @@ function foldAll(
   return { walked, after: state };
 }
 
-function withIsolation(
-  state: JobState,
-  { power, provedDead, failedProof, proofEndedBy }: Isolation,
-): JobState {
-  return { ...state, power, provedDeadAt: provedDead?.at, failedProof, proofEndedBy };
+function withIsolation(state: JobState, isolation: Isolation): JobState {
+  const { power, provedDead, failedProof, proofEndedBy } = isolation;
+  return {
+    ...state,
+    power,
+    provedDeadAt: provedDead?.at,
+    provedDeadUntil: provedDeadUntil(isolation),
+    failedProof,
+    proofEndedBy,
+  };
 }
 
 function step(state: JobState, entry: Entry, catalogue: FamilyCatalogue): JobState {

@@ -129,6 +129,26 @@ describe.each(families)('proved dead on $id', (family) => {
     expect(now('2026-03-03T07:00:00.000Z')).toBeUndefined();
   });
 
+  it('says until when it holds if nobody writes anything more, and holds no longer', () => {
+    const proof = dead();
+    const later = action('open', { target: Object.keys(family.coverWords)[0] });
+    const { provedDeadUntil } = fold(proof, later);
+    // Four hours after the last hand on the unit, not after the proof.
+    expect(provedDeadUntil).toBe(new Date(Date.parse(later.at) + 4 * 3_600_000).toISOString());
+    const at = (milliseconds: number) =>
+      foldEntries(
+        [proof, later],
+        catalogue,
+        new Date(Date.parse(provedDeadUntil!) + milliseconds).toISOString(),
+      );
+    expect(at(0).provedDeadAt).toBe(proof.at);
+    expect(at(1)).toMatchObject({ provedDeadAt: undefined, proofEndedBy: 'left' });
+    expect(at(1).provedDeadUntil).toBeUndefined();
+    // A clock that is behind ends nothing; that is what the entries of others are for.
+    expect(at(-9 * 3_600_000).provedDeadAt).toBe(proof.at);
+    expect(fold(action('power-off')).provedDeadUntil).toBeUndefined();
+  });
+
   it('ends with a power-on that came later, whatever its clock says', () => {
     // The phone was an hour ahead when it was proved dead; set right, it stamps what comes after as before.
     const proof = { ...dead(), at: '2026-03-02T09:55:00.000Z' };

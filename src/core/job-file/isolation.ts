@@ -58,6 +58,11 @@ function withPerson(state: Isolation, { by, visit, at }: Entry): Isolation {
   return isOtherVisit || isStale(lastAt ?? provedDead.at, at) ? ended(state, 'left') : state;
 }
 
+/** Until when a proof holds if nobody writes anything more; undefined where there is none. */
+export const provedDeadUntil = ({ provedDead, lastAt }: Isolation): string | undefined =>
+  provedDead &&
+  new Date(Date.parse(lastAt ?? provedDead.at) + leftAfterHours * 3_600_000).toISOString();
+
 /** Whether so much time has gone by since the last entry that somebody may have been there meanwhile. */
 export const isStale = (lastAt: string, now: string): boolean =>
   Date.parse(now) - Date.parse(lastAt) > leftAfterHours * 3_600_000;

@@ -5,6 +5,8 @@ import type { Isolation } from './isolation';
 export interface JobState extends Pick<Isolation, 'power' | 'failedProof' | 'proofEndedBy'> {
   /** When it was proved dead, as long as that holds. */
   readonly provedDeadAt?: string;
+  /** When that ends by itself, if nobody writes anything more. */
+  readonly provedDeadUntil?: string;
   readonly coversOpen: readonly string[];
   readonly lifted: readonly LiftedEnd[];
   /** Where each dial was turned, by thermostat. */

@@ -172,6 +172,7 @@ function OpenBench({ initial, first, system }: BenchProps) {
         waitingCount={waitingCount}
         sending={sending}
         isHearing={record.isHearing}
+        trouble={record.trouble}
         onMakeSafe={() => setSheet('prove-dead')}
       />
       <main
@@ -362,7 +363,7 @@ function OpenBench({ initial, first, system }: BenchProps) {
         jobId={job.job.id}
         isOpen={sheet === 'prove-dead'}
         onClose={close}
-        onTried={(entries) => void at.record(...entries)}
+        onTried={(entries) => at.record(...entries)}
       />
       {sheet === 'limits' && <LimitsDialog record={record} onClose={close} />}
       {sheet === 'picture' && (

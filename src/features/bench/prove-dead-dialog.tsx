@@ -32,7 +32,8 @@ export function ProveDeadDialog({
   jobId: string;
   isOpen: boolean;
   onClose(): void;
-  onTried(entries: NewEntry[]): void;
+  /** Gives false where nobody has kept them: then what was typed stays. */
+  onTried(entries: NewEntry[]): Promise<boolean>;
 }) {
   const { catalogue, deadPoints } = useFamily();
   const [kept, keep] = useDraft(`${jobId} prove dead`);
@@ -44,7 +45,7 @@ export function ProveDeadDialog({
     keep(JSON.stringify(typed.map((each, k) => (k === index ? text : each))));
   };
 
-  const enter = () => {
+  const enter = async () => {
     const parsed = typed.map((each) =>
       each.trim() === ''
         ? undefined
@@ -69,7 +70,7 @@ export function ProveDeadDialog({
         return setProblem('Was the prover tried on a known live point, before and after?');
       }
     }
-    onTried([
+    const isKept = await onTried([
       { kind: 'action', action: 'power-off' },
       {
         kind: 'action',
@@ -78,16 +79,20 @@ export function ProveDeadDialog({
         ...(prover === undefined ? {} : { proverTried: prover }),
       },
     ]);
-    keep('');
-    setProver(undefined);
+    if (isKept) {
+      keep('');
+      setProver(undefined);
+    }
     setProblem(
       proof.kind === 'live'
         ? `${proof.volt} V at ${proof.between.map(terminalName).join(' to ')}: NOT dead. Hands off. Find the right breaker, or a second circuit, then prove again. A few volts that wander are phantoms: a two-pole prover that loads the leg shows 0.`
         : proof.kind === 'incomplete'
           ? 'Entered, and it proves nothing: a prover that was not tried before and after may be dead itself.'
-          : undefined,
+          : isKept
+            ? undefined
+            : 'Not entered: neither this device nor the server has kept it. Until it is entered, the unit counts as not proved dead.',
     );
-    if (proof.kind === 'proved') onClose();
+    if (isKept && proof.kind === 'proved') onClose();
   };
 
   return (
@@ -147,7 +152,11 @@ export function ProveDeadDialog({
           {problem}
         </p>
       )}
-      <button type="button" className="button button-act mt-1 min-h-14 w-full" onClick={enter}>
+      <button
+        type="button"
+        className="button button-act mt-1 min-h-14 w-full"
+        onClick={() => void enter()}
+      >
         Enter what was read
       </button>
     </Dialog>

@@ -16,6 +16,8 @@ export interface StateBarProps {
   readonly sending: SendOutcome;
   /** False while this device does not hear what others do on the job. */
   readonly isHearing: boolean;
+  /** What is wrong with this device's own store, in words. */
+  readonly trouble: string | undefined;
   onMakeSafe(): void;
 }
 
@@ -26,79 +28,90 @@ export function StateBar({
   waitingCount,
   sending,
   isHearing,
+  trouble,
   onMakeSafe,
 }: StateBarProps) {
   const { site, unit, job: head } = job;
   const family = familyOfJob(job);
   const words = wordsOf(family);
   return (
-    <header className="sticky top-0 z-10 flex items-stretch border-b-2 border-rule bg-paper lg:static lg:h-14">
-      <Link
-        href="/"
-        className="hidden items-center border-r border-hair px-4 lg:flex"
-        aria-label="Ohmmeter, all jobs"
-      >
-        <Wordmark />
-      </Link>
-      <h1 className="sr-only lg:hidden">
-        Job {head.number}, {site?.customer}
-      </h1>
-      <div className="hidden min-w-0 flex-1 items-center gap-4 px-4 lg:flex">
-        <h1 className="text-[24px] font-semibold">{head.number}</h1>
-        <div className="min-w-0 leading-tight">
-          <div className="truncate font-semibold">
-            {site?.customer}, {site?.address}
-          </div>
-          <div className="truncate text-small text-ink-2">
-            {[[unit.make, unit.model].filter(Boolean).join(' '), family.title.toLowerCase()]
-              .filter(Boolean)
-              .join(' · ')}{' '}
-            · {plateWords(job)}
-          </div>
-        </div>
-      </div>
-      <PowerState state={state} timeZone={head.timeZone} onMakeSafe={onMakeSafe} />
-      {state && state.coversOpen.length > 0 && (
-        <div className="hidden flex-col justify-center border-l border-hair px-3 text-small leading-tight lg:flex">
-          <span className="font-semibold">Covers off</span>
-          {state.coversOpen.map((each) => words.cover(each).replace(' cover', '')).join(', ')}
-        </div>
-      )}
-      {state && state.lifted.length > 0 && (
-        <div className="flex flex-col justify-center border-l border-hair px-2 text-small leading-tight lg:px-3">
-          <span className="font-semibold text-act">
-            {state.lifted.length} {state.lifted.length === 1 ? 'wire' : 'wires'} lifted
-          </span>
-          <span className="hidden max-w-44 truncate lg:inline">
-            {state.lifted.map((each) => terminalName(each.end)).join(', ')}
-          </span>
-        </div>
-      )}
-      {!isHearing && (
-        <div
-          className="flex max-w-40 flex-col justify-center border-l border-hair px-2 text-small leading-tight lg:px-3"
-          role="status"
+    <>
+      <header className="sticky top-0 z-10 flex items-stretch border-b-2 border-rule bg-paper lg:static lg:h-14">
+        <Link
+          href="/"
+          className="hidden items-center border-r border-hair px-4 lg:flex"
+          aria-label="Ohmmeter, all jobs"
         >
-          <span className="font-semibold">No connection</span>
-          <span className="line-clamp-2">what others do is not seen</span>
+          <Wordmark />
+        </Link>
+        <h1 className="sr-only lg:hidden">
+          Job {head.number}, {site?.customer}
+        </h1>
+        <div className="hidden min-w-0 flex-1 items-center gap-4 px-4 lg:flex">
+          <h1 className="text-[24px] font-semibold">{head.number}</h1>
+          <div className="min-w-0 leading-tight">
+            <div className="truncate font-semibold">
+              {site?.customer}, {site?.address}
+            </div>
+            <div className="truncate text-small text-ink-2">
+              {[[unit.make, unit.model].filter(Boolean).join(' '), family.title.toLowerCase()]
+                .filter(Boolean)
+                .join(' · ')}{' '}
+              · {plateWords(job)}
+            </div>
+          </div>
         </div>
+        <PowerState state={state} timeZone={head.timeZone} onMakeSafe={onMakeSafe} />
+        {state && state.coversOpen.length > 0 && (
+          <div className="hidden flex-col justify-center border-l border-hair px-3 text-small leading-tight lg:flex">
+            <span className="font-semibold">Covers off</span>
+            {state.coversOpen.map((each) => words.cover(each).replace(' cover', '')).join(', ')}
+          </div>
+        )}
+        {state && state.lifted.length > 0 && (
+          <div className="flex flex-col justify-center border-l border-hair px-2 text-small leading-tight lg:px-3">
+            <span className="font-semibold text-act">
+              {state.lifted.length} {state.lifted.length === 1 ? 'wire' : 'wires'} lifted
+            </span>
+            <span className="hidden max-w-44 truncate lg:inline">
+              {state.lifted.map((each) => terminalName(each.end)).join(', ')}
+            </span>
+          </div>
+        )}
+        {!isHearing && (
+          <div
+            className="flex max-w-40 flex-col justify-center border-l border-hair px-2 text-small leading-tight lg:px-3"
+            role="status"
+          >
+            <span className="font-semibold">No connection</span>
+            <span className="line-clamp-2">what others do is not seen</span>
+          </div>
+        )}
+        {waitingCount > 0 && <NotSent count={waitingCount} sending={sending} />}
+        <nav
+          className="ml-auto flex items-center gap-2 border-l border-hair px-2 lg:px-3"
+          aria-label="Job"
+        >
+          <Link href="/" className="button px-2 lg:hidden">
+            {head.number}
+          </Link>
+          <Link href={`/jobs/${head.id}/repair`} className="button hidden lg:inline-flex">
+            Repair
+          </Link>
+          <Link href={`/jobs/${head.id}/report`} className="button hidden lg:inline-flex">
+            Report
+          </Link>
+        </nav>
+      </header>
+      {trouble && (
+        <p
+          role="alert"
+          className="border-b-2 border-rule bg-heat-wash px-4 py-2 text-small font-medium"
+        >
+          {trouble}
+        </p>
       )}
-      {waitingCount > 0 && <NotSent count={waitingCount} sending={sending} />}
-      <nav
-        className="ml-auto flex items-center gap-2 border-l border-hair px-2 lg:px-3"
-        aria-label="Job"
-      >
-        <Link href="/" className="button px-2 lg:hidden">
-          {head.number}
-        </Link>
-        <Link href={`/jobs/${head.id}/repair`} className="button hidden lg:inline-flex">
-          Repair
-        </Link>
-        <Link href={`/jobs/${head.id}/report`} className="button hidden lg:inline-flex">
-          Report
-        </Link>
-      </nav>
-    </header>
+    </>
   );
 }
 

@@ -4,6 +4,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { BenchAnswer, Expectation } from '@/core/job-diagnosis';
 import type { Entry, EntryState, JobFile } from '@/core/job-file';
 import { diagnosisService, type Preview } from '@/workers/diagnosis-client';
+import { useProofEnd } from './use-proof-end';
 
 export interface Answered {
   readonly answer: BenchAnswer | undefined;
@@ -16,6 +17,8 @@ export interface Answered {
 export interface AnsweredJob {
   readonly job: JobFile;
   readonly chosen?: string;
+  /** How many proofs of dead had run out by then, on this page. */
+  readonly proofEnds?: number;
   readonly answer: BenchAnswer;
 }
 
@@ -34,6 +37,7 @@ export function useBenchAnswer(
   const [failure, setFailure] = useState<string>();
   const isPrepared = useRef(false);
   const standing = own ?? first;
+  const proofEnds = useProofEnd(standing?.answer.state.provedDeadUntil);
   const latest = useRef(standing);
   useEffect(() => {
     latest.current = standing;
@@ -43,18 +47,19 @@ export function useBenchAnswer(
     let isGone = false;
     const service = diagnosisService();
     const take = (answer: BenchAnswer) => {
-      if (!isGone) setOwn({ job, chosen, answer });
+      if (!isGone) setOwn({ job, chosen, proofEnds, answer });
     };
     const work = async () => {
       const before = latest.current;
       const wasPrepared = isPrepared.current;
       isPrepared.current = true;
-      if (isFor(before, job, chosen)) {
+      if (isFor(before, job, chosen, proofEnds)) {
         if (!wasPrepared) await service.prepare(job);
         return;
       }
-      if (!before) take(await service.diagnoseQuickly(job, chosen));
-      take(await service.diagnose(job, chosen));
+      const now = () => new Date().toISOString();
+      if (!before) take(await service.diagnoseQuickly(job, chosen, now()));
+      take(await service.diagnose(job, chosen, now()));
     };
     work().catch((error: unknown) => {
       if (!isGone) setFailure(error instanceof Error ? error.message : String(error));
@@ -62,10 +67,10 @@ export function useBenchAnswer(
     return () => {
       isGone = true;
     };
-  }, [job, isReady, chosen]);
+  }, [job, isReady, chosen, proofEnds]);
   return {
     answer: standing?.answer,
-    isFresh: isReady && isFor(standing, job, chosen),
+    isFresh: isReady && isFor(standing, job, chosen, proofEnds),
     failure,
   };
 }
@@ -74,8 +79,14 @@ function isFor(
   answered: AnsweredJob | undefined,
   job: JobFile,
   chosen: string | undefined,
+  proofEnds: number,
 ): boolean {
-  return answered !== undefined && answered.chosen === chosen && isSameRecord(answered.job, job);
+  return (
+    answered !== undefined &&
+    answered.chosen === chosen &&
+    (answered.proofEnds ?? 0) === proofEnds &&
+    isSameRecord(answered.job, job)
+  );
 }
 
 /** Entries are never changed, only added: with the same ones, and the same limits, the answer is the same. */

@@ -58,16 +58,9 @@ export function useCheckEntry(
   const refusal = check === undefined ? undefined : refusalOf(family, job, check, steps);
 
   const record = async (...entries: NewEntry[]) => {
-    try {
-      await append(...entries);
-      setProblem(undefined);
-      return true;
-    } catch {
-      setProblem(
-        'This device could not keep the entry: its storage is full or closed. Write the reading down, free some room, then press Enter again.',
-      );
-      return false;
-    }
+    const isKept = await append(...entries);
+    setProblem(isKept ? undefined : 'Not entered. What is typed stands here still: see above.');
+    return isKept;
   };
   const isLive = check !== undefined && family.check(check).state?.power === 'on';
   const finish = async (...entries: NewEntry[]) => {

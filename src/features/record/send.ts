@@ -33,6 +33,10 @@ export async function sendWaiting(jobId: string): Promise<SendOutcome> {
   return refused ? { kind: 'refused', message: refused.problem ?? '' } : { kind: 'all-sent' };
 }
 
+/** Sends entries that this device could not keep: the answer says whether the server has them. */
+export const sendStraight = (jobId: string, entries: readonly Entry[]): Promise<SendOutcome> =>
+  post(jobId, entries);
+
 async function sendOneByOne(
   jobId: string,
   batch: readonly KeptEntry[],

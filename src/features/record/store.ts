@@ -34,9 +34,16 @@ export function deviceStore(): Store {
   return opened;
 }
 
+/** A store that says nothing for so long is taken not to answer at all. */
+const longestKeepMilliseconds = 3000;
+
+/**
+ * Keeps entries on this device.
+ * @throws where the store is full, closed, or does not answer.
+ */
 export async function keepEntries(jobId: string, added: readonly Entry[]): Promise<void> {
   const now = Date.now();
-  await deviceStore().entries.bulkAdd(
+  const kept = deviceStore().entries.bulkAdd(
     added.map((entry, index) => ({
       id: entry.id,
       jobId,
@@ -45,6 +52,14 @@ export async function keepEntries(jobId: string, added: readonly Entry[]): Promi
       state: 'waiting' as const,
     })),
   );
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const tooLong = new Promise<never>((_, reject) => {
+    timer = setTimeout(
+      () => reject(new Error('the store of this device does not answer')),
+      longestKeepMilliseconds,
+    );
+  });
+  await Promise.race([kept, tooLong]).finally(() => clearTimeout(timer));
 }
 
 export async function keptEntries(jobId: string): Promise<KeptEntry[]> {

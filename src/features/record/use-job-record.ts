@@ -5,7 +5,7 @@ import { v7 as newId } from 'uuid';
 import type { Constraints, Entry, JobFile } from '@/core/job-file';
 import { mergeEntries, stampAfter } from './merge-entries';
 import { oneRoundAtATime } from './one-round';
-import { sendWaiting, type SendOutcome } from './send';
+import { sendStraight, sendWaiting, type SendOutcome } from './send';
 import { keepEntries, keptEntries, watchKept } from './store';
 import { usePresentTechnician } from './technician-context';
 import { useConstraints } from './use-constraints';
@@ -29,13 +29,23 @@ export interface JobRecord {
   readonly sending: SendOutcome;
   /** False while this device does not hear what others do on the job. */
   readonly isHearing: boolean;
-  /** Keeps the entries on this device, then sends. Rejects where the device itself cannot keep them. */
-  append(...added: NewEntry[]): Promise<void>;
+  /**
+   * Keeps the entries on this device, then sends; where the device cannot keep them, sends them straight away. Gives false
+   * where neither has them, and says so in `trouble`.
+   */
+  append(...added: NewEntry[]): Promise<boolean>;
+  /** What is wrong with this device's own store, in words; undefined where it keeps what it is given. */
+  readonly trouble: string | undefined;
   /** Sets what the technician may and can do; gives the reason where it was refused. */
   constrain(constraints: Constraints): Promise<string | undefined>;
 }
 
 const retryMilliseconds = 4000;
+
+const notKept =
+  'NOT entered: this device could not keep it (its storage is full or closed), and it did not reach the server. Write it down, free some room, then enter it again.';
+const keptByServer =
+  'This device keeps nothing: its storage is full or closed. Entries go straight to the server. Stay where there is a signal, and free some room.';
 
 /** A job's logbook as this device has it: its own store first, the server after. */
 export function useJobRecord(initial: JobFile): JobRecord {
@@ -47,14 +57,19 @@ export function useJobRecord(initial: JobFile): JobRecord {
   const [isReady, setReady] = useState(false);
   const [came, setCame] = useState<readonly Entry[]>([]);
   const [waitingCount, setWaitingCount] = useState(0);
+  const [trouble, setTrouble] = useState<string>();
   const [sending, setSending] = useState<SendOutcome>({ kind: 'all-sent' });
   const send = useMemo(
     () =>
       oneRoundAtATime(async () => {
-        const outcome = await sendWaiting(jobId);
-        const kept = await keptEntries(jobId);
-        setSending(outcome);
-        setWaitingCount(kept.filter((each) => each.state !== 'sent').length);
+        try {
+          const outcome = await sendWaiting(jobId);
+          const kept = await keptEntries(jobId);
+          setSending(outcome);
+          setWaitingCount(kept.filter((each) => each.state !== 'sent').length);
+        } catch {
+          // Without a store of its own nothing waits on this device; `append` has said so.
+        }
       }),
     [jobId],
   );
@@ -112,10 +127,22 @@ export function useJobRecord(initial: JobFile): JobRecord {
             by,
           }) as Entry,
       );
-      latest.current = [...latest.current, ...made];
-      await keepEntries(jobId, made);
+      const before = latest.current;
+      latest.current = [...before, ...made];
+      try {
+        await keepEntries(jobId, made);
+      } catch {
+        const outcome = await sendStraight(jobId, made);
+        if (outcome.kind !== 'all-sent') {
+          latest.current = latest.current.filter((each) => !made.some(({ id }) => id === each.id));
+          setTrouble(`${notKept} ${outcome.message}`);
+          return false;
+        }
+        setTrouble(keptByServer);
+      }
       setOwn((before) => [...before, ...made.filter(({ id }) => before.every((e) => e.id !== id))]);
       void send();
+      return true;
     },
     [technician.id, jobId, send],
   );
@@ -127,5 +154,15 @@ export function useJobRecord(initial: JobFile): JobRecord {
     [initial, constraints, entries],
   );
 
-  return { job, isReady, cameWithMore, waitingCount, sending, isHearing, append, constrain };
+  return {
+    job,
+    isReady,
+    cameWithMore,
+    waitingCount,
+    sending,
+    isHearing,
+    append,
+    trouble,
+    constrain,
+  };
 }

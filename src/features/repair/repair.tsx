@@ -32,6 +32,7 @@ export function RepairPage({ initial, system }: { initial: JobFile; system: Unit
           waitingCount={waitingCount}
           sending={sending}
           isHearing={record.isHearing}
+          trouble={record.trouble}
           onMakeSafe={() => setProving(true)}
         />
         {answer ? (
@@ -45,7 +46,7 @@ export function RepairPage({ initial, system }: { initial: JobFile; system: Unit
           isOpen={isProving}
           jobId={job.job.id}
           onClose={() => setProving(false)}
-          onTried={(entries) => void append(...entries)}
+          onTried={(entries) => append(...entries)}
         />
       </div>
     </JobFamily>

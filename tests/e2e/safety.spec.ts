@@ -1,0 +1,111 @@
+import { expect, test, type Page } from '@playwright/test';
+import {
+  baseUrl,
+  currentCheck,
+  doSteps,
+  openJob,
+  pressKeys,
+  proveDead,
+  sentJob,
+} from './technician';
+
+/** What could hurt somebody, tried through the interface with what goes wrong around it. */
+
+const makeSafe = async (page: Page, options?: Parameters<typeof proveDead>[1]) => {
+  await page.getByRole('button', { name: 'Make safe' }).click();
+  await proveDead(page, options);
+};
+
+/** This browser's own store refuses everything from now on, as one that is full or switched off. */
+const refuseStore = (page: Page) =>
+  page.evaluate(() => {
+    const refuse = () => {
+      throw new DOMException('full', 'QuotaExceededError');
+    };
+    IDBObjectStore.prototype.add = refuse;
+    IDBObjectStore.prototype.put = refuse;
+  });
+
+test('a proof of dead runs out by itself when nobody has written for hours', async ({ page }) => {
+  await page.clock.install();
+  const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Left alone' });
+  await currentCheck(page);
+  await makeSafe(page);
+  await sentJob(page, jobId);
+  await page.clock.runFor('03:50:00');
+  await expect(page.getByText(/^proved dead/)).toBeVisible();
+  await page.clock.runFor('00:15:00');
+  await expect(page.getByText('Off, not proved dead')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Prove dead', exact: true })).toBeVisible();
+});
+
+test('a phone whose clock is an hour ahead shows what was switched on after it', async ({
+  page,
+  browser,
+}) => {
+  await page.clock.install({ time: Date.now() + 3_600_000 });
+  const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Clock ahead' });
+  await currentCheck(page);
+  await makeSafe(page);
+  await sentJob(page, jobId);
+  const context = await browser.newContext();
+  const other = await context.newPage();
+  await other.goto(`${baseUrl()}/jobs/${jobId}?check=supply-volts`);
+  await expect(other.getByText(/^proved dead/)).toBeVisible();
+  await currentCheck(other);
+  await doSteps(other);
+  await expect(other.getByText('Power ON', { exact: true })).toBeVisible();
+  await page.clock.runFor(5000);
+  await expect(page.getByText('Power ON', { exact: true })).toBeVisible();
+  await expect(page.getByText(/^proved dead/)).toHaveCount(0);
+  // What is entered here now is stamped after what is known, whatever this clock says.
+  const { entries } = await sentJob(other, jobId);
+  const at = entries.map((each) => Date.parse(each.at));
+  expect([...at].sort((one, before) => one - before)).toEqual(at);
+  await context.close();
+});
+
+test('a proof that the device cannot keep goes straight to the server, and is said', async ({
+  page,
+}) => {
+  const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'No store' });
+  await currentCheck(page);
+  await refuseStore(page);
+  await makeSafe(page, { volts: '118' });
+  await expect(
+    page.getByRole('dialog', { name: 'Make safe' }).getByRole('alert').first(),
+  ).toContainText('NOT dead');
+  await page.getByRole('button', { name: 'Close' }).click();
+  await expect(page.getByText(/This device keeps nothing/)).toBeVisible();
+  await expect(page.getByText('NOT dead: 118 V')).toBeVisible();
+  const { entries } = await sentJob(page, jobId);
+  expect(entries.at(-1)).toMatchObject({ action: 'proved-dead' });
+});
+
+test('a proof that neither device nor server keeps is none, and stays typed', async ({ page }) => {
+  const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Nobody keeps' });
+  await currentCheck(page);
+  await refuseStore(page);
+  await page.route('**/api/jobs/*/entries', (route) => route.abort());
+  await page.getByRole('button', { name: 'Make safe' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Make safe' });
+  await proveDead(page, { volts: '0' });
+  await expect(dialog.getByRole('alert')).toContainText('counts as not proved dead');
+  await dialog.getByRole('button', { name: 'Close' }).click();
+  await expect(page.getByText(/NOT entered: this device could not keep it/)).toBeVisible();
+  await expect(page.getByText(/^proved dead/)).toHaveCount(0);
+  await page.unroute('**/api/jobs/*/entries');
+  expect((await sentJob(page, jobId)).entries).toEqual([]);
+});
+
+test('Enter pressed twice enters once', async ({ page }) => {
+  const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Twice' });
+  await page.goto(`${baseUrl()}/jobs/${jobId}?check=upper-element-ohms`);
+  await currentCheck(page);
+  await doSteps(page);
+  await pressKeys(page, '12.8');
+  await page.getByRole('button', { name: /^Enter/ }).dblclick();
+  await currentCheck(page);
+  const { entries } = await sentJob(page, jobId);
+  expect(entries.filter((each) => each.kind === 'reading')).toHaveLength(1);
+});
