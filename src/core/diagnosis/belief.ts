@@ -61,6 +61,7 @@ export function updateBelief<O extends Observable>(
     listedLogLikelihood,
   };
   const last = lastBeliefs.get(family) ?? new Map<string, WeighedBefore>();
+  if (last.size >= mostKept) last.clear();
   lastBeliefs.set(family, last.set(failed.join(' '), { groups, belief }));
   return belief;
 }
@@ -84,6 +85,7 @@ interface WeighedBefore {
  * weighed need not be weighed again.
  */
 const lastBeliefs = new WeakMap<object, Map<string, WeighedBefore>>();
+const mostKept = 32;
 
 function continued<O extends Observable>(
   family: CompiledFamily<O>,

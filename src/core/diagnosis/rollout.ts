@@ -207,18 +207,21 @@ export class Rollout {
     let most = 0;
     let kept = 0;
     const { checks } = this.problem;
+    const access = this.waysFrom(node.access).minutes;
     const before = this.doubtOf(node);
     for (let k = 0; k < node.openCount; k++) {
       const check = node.open[k]!;
       if (node.taken[check] === 1) continue;
+      const cost = checks[check]!.costMinutes + access[check]! + this.dangerMinutes(node, check);
+      // Could not be the best if it took all doubt away: what it would take is not worked out.
+      if (before <= most * cost) {
+        node.open[kept++] = check;
+        continue;
+      }
       const gain = before - this.doubtAfter(node, check);
       if (gain < leastGain * before) continue;
       node.open[kept++] = check;
-      const worth =
-        gain /
-        (checks[check]!.costMinutes +
-          this.accessMinutes(node.access, check) +
-          this.dangerMinutes(node, check));
+      const worth = gain / cost;
       if (worth > most) {
         most = worth;
         best = check;
@@ -393,24 +396,41 @@ export class Rollout {
     if (changes === 0) for (let k = 0; k < openCount; k++) open[k] = node.open[k]!;
     else for (let k = 0; k < openCount; k++) open[k] = k;
     const flags = node.flags | changes;
-    // Written out: an object spread here costs half of the whole rollout.
-    return {
-      active,
-      activeCount: count,
-      weights,
-      mass,
-      runEnd: buffers.runEnd,
-      runMass: buffers.runMass,
-      runCount: this.findRuns(buffers, count),
-      access: this.waysFrom(node.access).access[check]!,
-      flags,
-      world: flags === node.flags ? node.world : this.problem.world(flags),
-      taken: node.taken,
-      open,
-      openCount,
-      danger: this.dangersOf(buffers, count),
-      depth: node.depth + 1,
-    };
+    const runCount = this.findRuns(buffers, count);
+    const access = this.waysFrom(node.access).access[check]!;
+    const world = flags === node.flags ? node.world : this.problem.world(flags);
+    const danger = this.dangersOf(buffers, count);
+    const made = buffers.node;
+    if (!made) {
+      // Written out: an object spread here costs half of the whole rollout.
+      return (buffers.node = {
+        active,
+        activeCount: count,
+        weights,
+        mass,
+        runEnd: buffers.runEnd,
+        runMass: buffers.runMass,
+        runCount,
+        access,
+        flags,
+        world,
+        taken: node.taken,
+        open,
+        openCount,
+        danger,
+        depth: node.depth + 1,
+      });
+    }
+    // One node of a depth is done with before the next is begun: it is filled anew, not made anew.
+    made.activeCount = count;
+    made.mass = mass;
+    made.runCount = runCount;
+    made.access = access;
+    made.flags = flags;
+    made.world = world;
+    made.taken = node.taken;
+    made.openCount = openCount;
+    return made;
   }
 
   private buffersAt(depth: number): RolloutBuffers {
@@ -425,10 +445,12 @@ export class Rollout {
   }
 }
 
-type RolloutBuffers = Pick<
+interface RolloutBuffers extends Pick<
   RolloutNode,
   'active' | 'weights' | 'runEnd' | 'runMass' | 'open' | 'danger'
->;
+> {
+  node?: { -readonly [Key in keyof RolloutNode]: RolloutNode[Key] };
+}
 
 /** From one set of facts to every check: minutes, and the facts that are so after it. */
 interface AccessWays {
