@@ -14,7 +14,6 @@ const { repairs } = electricStorageTwoElement;
 
 /** A job from the complaint to the report, through the interface alone: the unit answers, Ohmmeter leads. */
 const hiddenFaults = [
-  { fault: 'upper-element.open', seed: 101 },
   { fault: 'lower-thermostat.never-closes', seed: 102 },
   { fault: 'splice-2.resistive', seed: 103 },
 ] as const;

@@ -147,7 +147,7 @@ test('why this check, the order, and what may be done, are one tap away', async 
   expect(usual).toMatch(/min/);
 });
 
-test('a verdict says what it rests on', async ({ page }) => {
+test('a verdict says what it rests on', { tag: '@desk' }, async ({ page }) => {
   const unit = simulateUnit(simulatedTwoElement, plate4500, seededRandom(101), {
     faults: ['upper-element.open'],
   });

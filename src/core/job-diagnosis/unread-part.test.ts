@@ -31,7 +31,7 @@ describe('a part found by what others read', () => {
   /** Jobs practised to their end with one school or the other: how often a part is fitted that nothing has read. */
   const outcomes = (school: string) => {
     let [fitted, unread] = [0, 0];
-    for (let seed = 1; seed <= 40; seed++) {
+    for (let seed = 1; seed <= 26; seed++) {
       const { job: done, answer: last } = simulated(seed, school);
       const [leading] = last.suspects;
       if (!last.decided || family.repairs[leading!.repair]!.parts.length === 0) {
