@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { emptyJob } from '../../../tests/plates';
-import { families, switchCoder, unitView, type ReadingState } from '.';
+import { families, switchCoder, switchPositions, unitView, type ReadingState } from '.';
 
 /** The circuit of a unit under a hypothesis, found the plain way and the fast way. */
 describe.each(families)('the circuit of $id', (family) => {
@@ -34,7 +34,39 @@ describe.each(families)('the circuit of $id', (family) => {
   const anyHypothesis = fc.nat({ max: hypotheses.length - 1 });
   const pair = fc.tuple(fc.constantFrom(...terminals), fc.constantFrom(...terminals));
 
-  it('is the same by switch positions and by switch codes, in any state', () => {
+  it('has its switches where water, dials, limit and breaker put them, said the plain way', () => {
+    const differential = 2;
+    fc.assert(
+      fc.property(anyHypothesis, anyState, (index, state) => {
+        const hypothesis = hypotheses[index]!;
+        const { situation, supply } = hypothesis;
+        const found = switchPositions(family, hypothesis, state);
+        const isDead =
+          supply === 'no-supply' || (supply === 'breaker-open' && !state.breakerCycled);
+        expect(found.breaker).toBe(
+          state.power === 'on' && !isDead && situation.trips === undefined ? 'on' : 'off',
+        );
+        expect(found.limit).toBe(
+          state.limitHeldOpen || (situation.limitTripped && !state.limitReset)
+            ? 'tripped'
+            : 'closed',
+        );
+        for (const { id, water } of family.thermostats) {
+          const supposed = water === 'top' ? situation.topCelsius : situation.bottomCelsius;
+          const dial = state.dials[id]!;
+          const asFound =
+            state.dialCelsius?.[id] ?? hypothesis.dialCelsius[id] ?? family.dialCelsius.usual;
+          const set = dial === 'found' ? asFound + differential : family.dialCelsius[dial];
+          const feels = state.waterCelsius?.[id] ?? supposed;
+          expect(found.thermostats[id]).toBe(feels > set ? 'satisfied' : 'calling');
+        }
+        expect([...found.lifted].sort()).toEqual(state.lifted.map((each) => each.wire).sort());
+      }),
+      { numRuns: 400, seed: 10 },
+    );
+  });
+
+  it('is the same solved once and solved again in the same memory, in any state', () => {
     fc.assert(
       fc.property(anyHypothesis, anyState, pair, (index, state, [from, to]) => {
         const hypothesis = hypotheses[index]!;

@@ -1,6 +1,7 @@
 import {
   isStrapped,
   meterInputOhm,
+  openBranches,
   repairOfFault,
   switchPositions,
   type ApplianceFamily,
@@ -83,6 +84,8 @@ export function pictureOf(open: OpenDiagnosis, setting: PictureSetting = {}): Pi
   const volts = (terminal: string, ohm = toEarthOhm(terminal)) =>
     (circuit.voltageAt(terminal) * meterInputOhm) / (meterInputOhm + ohm);
   const switches = switchPositions(family, drawn, state);
+  // What hangs free is told apart from a contact that stands open.
+  const { contacts, gaps } = openBranches(family, plate, { ...switches, lifted: [] });
   const water = (id: 'top' | 'bottom'): number => {
     const thermostat = family.thermostats.find((each) => each.water === id);
     const measured = thermostat && state.waterCelsius?.[thermostat.id];
@@ -114,13 +117,7 @@ export function pictureOf(open: OpenDiagnosis, setting: PictureSetting = {}): Pi
     liveFeeds: family.branches.flatMap(({ id, from, openedBy }) =>
       openedBy === 'breaker' && volts(from) > liveVolt ? [id] : [],
     ),
-    open: family.branches.flatMap(({ id, openedBy }) => {
-      if (openedBy === undefined) return [];
-      if (openedBy === 'breaker') return switches.breaker === 'off' ? [id] : [];
-      if (openedBy === 'limit') return switches.limit === 'tripped' ? [id] : [];
-      if (isStrapped(openedBy, plate)) return [];
-      return switches.thermostats[openedBy.thermostat] === openedBy.when ? [id] : [];
-    }),
+    open: [...contacts, ...gaps].map((index) => family.branches[index]!.id),
     strapped: family.branches.flatMap(({ id, openedBy }) =>
       isStrapped(openedBy, plate) ? [id] : [],
     ),

@@ -1,9 +1,9 @@
-import { numberNodes, reusedSolver } from '../../circuit';
-import { buildNetlist, sourcesOf, type BranchChanges } from './circuit-of';
+import type { BranchChanges } from './circuit-of';
 import type { PowerOnDanger } from './danger-names';
 import type { ElectricalDeclaration } from './declaration';
 import type { UnitHypothesis } from './unit-hypothesis';
 import type { Plate } from './plate';
+import { plateCircuit } from './plate-circuit';
 import { trialRunner } from './situation';
 
 /**
@@ -64,13 +64,7 @@ function runOnce(
     all('calling'),
     ...thermostats.map(({ id }) => ({ ...all('calling'), [id]: 'satisfied' as const })),
   ];
-  const healthy = buildNetlist(
-    declaration,
-    plate,
-    {},
-    { breaker: 'on', limit: 'closed', thermostats: {}, lifted: [] },
-  );
-  const solve = reusedSolver(sourcesOf(plate), numberNodes(healthy));
+  const solve = plateCircuit(declaration, plate).solver();
   return (changes) => {
     const run = trialRunner(declaration, plate, changes, solve);
     const runs = settings.map(run);

@@ -1,10 +1,10 @@
-import { numberNodes, reusedSolver } from '../../circuit';
 import type { Hypothesis } from '../../diagnosis/model';
-import { buildNetlist, sourcesOf, type BranchChanges } from './circuit-of';
+import type { BranchChanges } from './circuit-of';
 import type { ElectricalDeclaration } from './declaration';
 import { partOfFault, type FaultMode, type FaultVariant } from './faults';
 import type { FamilyParameters } from './parameters';
 import type { Plate } from './plate';
+import { plateCircuit } from './plate-circuit';
 import { trialRunner, type Situation } from './situation';
 import type { UnitHypothesis } from './unit-hypothesis';
 import { repairOfFault, unlistedModes, unlistedWeight } from './unlisted';
@@ -112,15 +112,7 @@ const variantsBeside = (mode: FaultMode): ChosenVariant[] =>
 
 function hypothesisMaker(declaration: ElectricalDeclaration, plate: Plate) {
   const circuits = new Map<string, number>();
-  const numbering = numberNodes(
-    buildNetlist(
-      declaration,
-      plate,
-      {},
-      { breaker: 'on', limit: 'closed', thermostats: {}, lifted: [] },
-    ),
-  );
-  const solve = reusedSolver(sourcesOf(plate), numbering);
+  const solve = plateCircuit(declaration, plate).solver();
   return (
     chosen: readonly ChosenVariant[],
     weight: number,

@@ -1,10 +1,8 @@
-import { numberNodes, reusedSolver, solveOhms, type SolvedCircuit } from '../../circuit';
+import { solveOhms, type SolvedCircuit } from '../../circuit';
 import {
   branchOhms,
-  buildNetlist,
   ohmsWith,
   openBranches,
-  sourcesOf,
   type BranchOhms,
   type OpenBranches,
   type SwitchPositions,
@@ -13,6 +11,7 @@ import type { ElectricalDeclaration } from './declaration';
 import type { UnitHypothesis } from './unit-hypothesis';
 import type { UnitView } from './observation';
 import type { Plate } from './plate';
+import { plateCircuit } from './plate-circuit';
 import { wiresOf, type ReadingState } from './state';
 
 /** The same with what the model needs to go through thousands of hypotheses fast. */
@@ -25,31 +24,19 @@ export interface FastUnitView extends UnitView {
 }
 
 export function unitView(declaration: ElectricalDeclaration, plate: Plate): FastUnitView {
-  const healthy = buildNetlist(
-    declaration,
-    plate,
-    {},
-    {
-      breaker: 'on',
-      limit: 'closed',
-      thermostats: {},
-      lifted: [],
-    },
-  );
-  const numbering = numberNodes(healthy);
-  const sources = sourcesOf(plate);
+  const circuit = plateCircuit(declaration, plate);
   const ohms: BranchOhms[] = [];
   const ohmsOf = ({ circuit, changes }: UnitHypothesis): BranchOhms =>
     (ohms[circuit] ??= branchOhms(declaration, plate, changes));
   const heatHalves = declaration.branches.filter((each) => each.element).map((each) => each.id);
-  const solveAgain = reusedSolver(sources, numbering);
+  const solveAgain = circuit.solver();
   const room = new Float64Array(declaration.branches.length);
   const solveOpen = (base: BranchOhms, open: OpenBranches) =>
     solveAgain(ohmsWith(base, open, room));
   const solve = (hypothesis: UnitHypothesis, state: ReadingState) => {
     const positions = switchPositions(declaration, hypothesis, state);
     const open = openBranches(declaration, plate, positions);
-    return solveOhms(ohmsWith(ohmsOf(hypothesis), open), sources, numbering);
+    return solveOhms(ohmsWith(ohmsOf(hypothesis), open), circuit.sources, circuit.numbering);
   };
   return {
     plate,
@@ -63,17 +50,7 @@ export function unitView(declaration: ElectricalDeclaration, plate: Plate): Fast
       const found: OpenBranches[] = [];
       const lifted = wiresOf(state.lifted);
       return (code) =>
-        (found[code] ??= openBranches(declaration, plate, {
-          breaker: code & 1 ? 'on' : 'off',
-          limit: code & 2 ? 'tripped' : 'closed',
-          thermostats: Object.fromEntries(
-            declaration.thermostats.map(({ id }, k) => [
-              id,
-              code & (4 << k) ? ('satisfied' as const) : ('calling' as const),
-            ]),
-          ),
-          lifted,
-        }));
+        (found[code] ??= openBranches(declaration, plate, positionsOf(declaration, code, lifted)));
     },
     solveOpen,
   };
@@ -84,7 +61,8 @@ export const mostThermostats = 6;
 export const switchCodes = 256;
 
 /**
- * A number for each hypothesis, equal where the switches stand the same in the given state: what goes through thousands
+ * A number for each hypothesis: whether it is powered, its limit open, and each thermostat satisfied, which it is where the
+ * water that it feels is warmer than its dial; measured water overrules supposed water. It is equal where the switches stand the same in the given state: what goes through thousands
  * of hypotheses for every check reads flat arrays.
  */
 export function switchCoder(
@@ -132,47 +110,29 @@ export function switchCoder(
 const differential = 2;
 
 /** Where the switches stand under a hypothesis, in a state that the technician has set. */
-export function switchPositions(
+export const switchPositions = (
   declaration: ElectricalDeclaration,
   hypothesis: UnitHypothesis,
   state: ReadingState,
-): SwitchPositions {
-  return {
-    breaker: isPowered(hypothesis, state) ? 'on' : 'off',
-    limit: isLimitOpen(hypothesis, state) ? 'tripped' : 'closed',
-    thermostats: Object.fromEntries(
-      declaration.thermostats.map(({ id }) => [
-        id,
-        isSatisfied(declaration, hypothesis, state, id) ? 'satisfied' : 'calling',
-      ]),
-    ),
-    lifted: wiresOf(state.lifted),
-  };
-}
+): SwitchPositions =>
+  positionsOf(
+    declaration,
+    switchCoder(declaration, [hypothesis])(state)[0]!,
+    wiresOf(state.lifted),
+  );
 
-function isPowered({ supply, situation }: UnitHypothesis, state: ReadingState): boolean {
-  const noSupply = supply === 'no-supply' || (supply === 'breaker-open' && !state.breakerCycled);
-  return state.power === 'on' && !noSupply && situation.trips === undefined;
-}
-
-const isLimitOpen = (
-  { situation }: UnitHypothesis,
-  { limitReset, limitHeldOpen = false }: ReadingState,
-): boolean => limitHeldOpen || (situation.limitTripped && !limitReset);
-
-/** A thermostat is satisfied where the water it feels is warmer than its dial. Measured water overrules supposed water. */
-function isSatisfied(
-  { thermostats, dialCelsius }: ElectricalDeclaration,
-  { situation, dialCelsius: faultyDial }: UnitHypothesis,
-  state: ReadingState,
-  id: string,
-): boolean {
-  const thermostat = thermostats.find((each) => each.id === id)!;
-  const water =
-    state.waterCelsius?.[id] ??
-    (thermostat.water === 'top' ? situation.topCelsius : situation.bottomCelsius);
-  const dial = state.dials[id] ?? 'found';
-  const found = state.dialCelsius?.[id] ?? faultyDial[id] ?? dialCelsius.usual;
-  const set = dial === 'found' ? found + differential : dialCelsius[dial];
-  return water > set;
-}
+const positionsOf = (
+  { thermostats }: Pick<ElectricalDeclaration, 'thermostats'>,
+  code: number,
+  lifted: readonly string[],
+): SwitchPositions => ({
+  breaker: code & 1 ? 'on' : 'off',
+  limit: code & 2 ? 'tripped' : 'closed',
+  thermostats: Object.fromEntries(
+    thermostats.map(({ id }, k) => [
+      id,
+      code & (4 << k) ? ('satisfied' as const) : ('calling' as const),
+    ]),
+  ),
+  lifted,
+});
