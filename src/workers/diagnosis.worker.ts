@@ -12,6 +12,7 @@ import {
   type PictureState,
   type ProbeAnswer,
 } from '../core/job-diagnosis';
+import { suspectChances } from '../core/diagnosis';
 import { downloadTables } from './download-tables';
 
 /** What the suspects would be after one more entry. */
@@ -44,14 +45,12 @@ const service = {
   },
 
   preview(job: JobFile, entry: Entry): Preview {
-    const { answer } = diagnoseJob(
+    const { answer, tables, standing } = diagnoseJob(
       { ...job, entries: [...job.entries, entry] },
-      { depth: 'one-step' },
+      { depth: 'one-step', brief: true },
     );
     return {
-      probabilities: Object.fromEntries(
-        answer.suspects.map((each) => [each.repair, each.probability]),
-      ),
+      probabilities: suspectChances(tables, standing),
       fitsNothing: answer.warnings.some((each) => each.entries.includes(entry.id)),
     };
   },

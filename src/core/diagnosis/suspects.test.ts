@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { lamp, look, ohms } from '../../../tests/lamp';
-import { compileFamily, listSuspects, updateBelief } from '.';
+import { compileFamily, listSuspects, suspectChances, updateBelief } from '.';
 import type { Evidence } from '.';
 
 const family = compileFamily(lamp);
@@ -36,6 +36,20 @@ describe('the suspects', () => {
     expect(suspects[0]!.faults).toEqual([
       { id: 'filament.open', probability: suspects[0]!.probability },
     ]);
+  });
+
+  it('have the same chances asked for alone', () => {
+    for (const evidence of [[], [look('1', 'dark')], [ohms('1', 'over-range'), look('2', 'lit')]]) {
+      const belief = { ...updateBelief(family, evidence), unlisted: 0.1 };
+      const chances = suspectChances(family, belief);
+      for (const { repair, probability } of listSuspects(family, belief))
+        expect(chances[repair], repair).toBeCloseTo(probability, 6);
+    }
+    const strange = compileFamily({ ...lamp, unlisted: { share: 0.1, repair: 'look-further' } });
+    const belief = updateBelief(strange, [ohms('1', 3000)]);
+    const chances = suspectChances(strange, belief);
+    expect(chances['look-further']).toBeCloseTo(belief.unlisted, 9);
+    expect(Object.values(chances).reduce((sum, each) => sum + each, 0)).toBeCloseTo(1, 6);
   });
 
   it('weigh an entry that says nothing of them with nothing', () => {

@@ -1,4 +1,4 @@
-import type { Belief } from './belief';
+import { setProbabilities, type Belief } from './belief';
 import type { CompiledFamily } from './compile';
 import type { Course } from './courses';
 import { firstRepairs } from './first-repairs';
@@ -15,6 +15,21 @@ export interface Suspect {
   readonly sets: readonly { readonly repairs: readonly string[]; readonly probability: number }[];
   readonly faults: readonly { readonly id: string; readonly probability: number }[];
   readonly why: readonly { readonly entry: string; readonly decibans: number }[];
+}
+
+/** The probability of every repair to be the one to do first: those of `listSuspects`, without their faults and reasons. */
+export function suspectChances(
+  family: CompiledFamily<never>,
+  belief: Belief,
+): Readonly<Record<string, number>> {
+  const firstOfSet = firstRepairs(family, belief);
+  const chances = new Float64Array(family.repairs.length);
+  setProbabilities(family, belief).forEach((share, set) => {
+    chances[firstOfSet[set]!]! += share * (1 - belief.unlisted);
+  });
+  const found = Object.fromEntries(family.repairs.map((each, k) => [each, chances[k]!]));
+  const own = family.model.unlisted?.repair;
+  return own === undefined ? found : { ...found, [own]: (found[own] ?? 0) + belief.unlisted };
 }
 
 /**
