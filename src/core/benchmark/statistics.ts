@@ -14,7 +14,7 @@ export function shareOf(successes: number, of: number): Share {
   const centre = (share + (z * z) / (2 * of)) / (1 + (z * z) / of);
   const reach =
     (z * Math.sqrt((share * (1 - share)) / of + (z * z) / (4 * of * of))) / (1 + (z * z) / of);
-  return { share, from: centre - reach, to: centre + reach, of };
+  return { share, from: Math.max(0, centre - reach), to: Math.min(1, centre + reach), of };
 }
 
 /** Mean with its 95 % interval. */
