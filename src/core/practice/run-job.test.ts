@@ -14,7 +14,7 @@ function clock(): Clock {
 
 /** Units that were never used while weights and tables were set. */
 const firstSeed = 700_000;
-const unitCount = 300;
+const unitCount = 400;
 
 describe('on simulated units with one hidden fault, 3 % of readings wrong', () => {
   it('the first verdict names the right repair in at least 94 of 100', { timeout: 240_000 }, () => {
