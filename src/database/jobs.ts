@@ -80,6 +80,30 @@ export async function updateConstraints(
   await transaction.update(jobs).set({ constraints }).where(eq(jobs.id, id));
 }
 
+/** Writes what was worked out, unless entries came meanwhile: then it is worked out again anyway. */
+export async function settleStandingOf(
+  transaction: FirmTransaction,
+  id: string,
+  standing: Standing,
+): Promise<void> {
+  await transaction
+    .update(jobs)
+    .set({ standing, isOpen: standing.stage !== 'closed' })
+    .where(
+      and(eq(jobs.id, id), sql`(${jobs.standing}->>'entryCount')::int = ${standing.entryCount}`),
+    );
+}
+
+/** Jobs whose standing was left unsettled, by a server that stopped before it was worked out. */
+export async function listUnsettled(transaction: FirmTransaction, most: number): Promise<string[]> {
+  const rows = await transaction
+    .select({ id: jobs.id })
+    .from(jobs)
+    .where(sql`${jobs.standing}->>'isSettled' = 'false'`)
+    .limit(most);
+  return rows.map(({ id }) => id);
+}
+
 export async function updateStanding(
   transaction: FirmTransaction,
   id: string,

@@ -11,6 +11,8 @@ export interface Standing {
   readonly recheckBy?: string;
   readonly warning?: string;
   readonly liftedWires: number;
+  /** False while suspects and next check are those from before the last entries, or not worked out yet. */
+  readonly isSettled?: false;
 }
 
 export const stages = [

@@ -73,7 +73,13 @@ export async function importJob(
   });
   const entries = job.entries.map((each) => renamed(each, idOf, idOf.get(each.id)!));
   const stored = await lockedJob(transaction, id);
-  await storeEntries(transaction, organisationId, jobFileOf(stored, entries), entries);
+  await storeEntries(
+    transaction,
+    organisationId,
+    jobFileOf(stored, entries),
+    entries,
+    stored.job.standing,
+  );
   return { id, number, warnings };
 }
 

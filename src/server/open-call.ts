@@ -7,7 +7,7 @@ import { insertCustomer, insertSite, insertUnit, listKnownUnits } from '../datab
 import { insertJob } from '../database/jobs';
 import { readTechnician, readOrganisation } from '../database/technicians';
 import { NotFound, Refused } from './errors';
-import { standingOf } from './standing-of';
+import { standingMeanwhile } from './standing-of';
 
 /** What the site feeds the unit with. */
 export interface NewSupply {
@@ -63,7 +63,7 @@ export async function openCall(
     liveWork: technician.liveWork,
     instruments: [...new Set(technician.instruments.map((each) => each.kind))],
   };
-  const standing = standingOf({
+  const standing = standingMeanwhile({
     format: 'ohmmeter-job',
     version: 1,
     job: { id },

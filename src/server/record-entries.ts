@@ -12,10 +12,11 @@ import {
 import type { FirmTransaction } from '../database/client';
 import { appendEntries, readEntries, readEntriesById } from '../database/entries';
 import { lockJob, readJob, updateStanding, type JobWithUnit } from '../database/jobs';
+import type { Standing } from '../database/standing';
 import { listTechnicians, type Technician } from '../database/technicians';
 import { Conflict, NotFound, Refused } from './errors';
 import { jobFileOf } from './job-file-of';
-import { standingOf } from './standing-of';
+import { standingMeanwhile } from './standing-of';
 
 export interface RecordedEntries {
   /** Ids that are stored now, be it from this batch or an earlier one. */
@@ -60,20 +61,24 @@ export async function recordEntries(
       ...withoutPermission(job, fresh, sender, technicians),
       ...badClosings(job, fresh, earlier.length),
     ]);
-    await storeEntries(transaction, organisationId, job, fresh);
+    await storeEntries(transaction, organisationId, job, fresh, stored.job.standing);
   }
   return { stored: batch.map((each) => each.id) };
 }
 
-/** Appends entries that have been checked, and works out what the job stands at. The job's row must be locked. */
+/**
+ * Appends entries that have been checked, with what the record alone says of the job. The job's row must be locked. What it
+ * stands at is worked out after the transaction (`settleStanding`).
+ */
 export async function storeEntries(
   transaction: FirmTransaction,
   organisationId: string,
   job: JobFile,
   fresh: readonly Entry[],
+  before: Standing,
 ): Promise<void> {
   await appendEntries(transaction, organisationId, job.job.id, fresh);
-  await updateStanding(transaction, job.job.id, standingOf(job));
+  await updateStanding(transaction, job.job.id, standingMeanwhile(job, before));
 }
 
 /** @throws NotFound where this firm has no such job. */

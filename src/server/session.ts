@@ -13,6 +13,8 @@ import {
   type Technician,
 } from '../database/technicians';
 
+import { settleStanding } from './settle-standing';
+
 export interface Session {
   readonly organisation: Organisation;
   readonly technicians: readonly Technician[];
@@ -30,6 +32,21 @@ export async function inFirm<T>(
   const organisationId = await installationOrganisation(database);
   if (organisationId === undefined) return undefined;
   return asFirm(database, organisationId, (transaction) => work(transaction, organisationId));
+}
+
+/** The same for work that changes a job: what it stands at is worked out once the transaction is done. */
+export async function inFirmChanging<T>(
+  work: (transaction: FirmTransaction, organisationId: string) => Promise<T>,
+  jobOf: (done: T) => string,
+): Promise<T | undefined> {
+  const database = applicationDatabase();
+  const organisationId = await installationOrganisation(database);
+  if (organisationId === undefined) return undefined;
+  const done = await asFirm(database, organisationId, (transaction) =>
+    work(transaction, organisationId),
+  );
+  settleStanding(database, organisationId, jobOf(done));
+  return done;
 }
 
 /** Who is here, or undefined before a firm is set up. */

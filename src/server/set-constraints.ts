@@ -7,7 +7,7 @@ import type { Technician } from '../database/technicians';
 import { Refused } from './errors';
 import { jobFileOf } from './job-file-of';
 import { lockedJob } from './record-entries';
-import { standingOf } from './standing-of';
+import { standingMeanwhile } from './standing-of';
 
 /**
  * Sets what the technician may and can do on a job, and by which order. Live work is what it was where nothing is said of
@@ -42,6 +42,6 @@ export async function setConstraints(
   await updateConstraints(transaction, jobId, constraints);
   const entries = await readEntries(transaction, jobId);
   const job = jobFileOf({ ...stored, job: { ...stored.job, constraints } }, entries);
-  await updateStanding(transaction, jobId, standingOf(job));
+  await updateStanding(transaction, jobId, standingMeanwhile(job, stored.job.standing));
   return constraints;
 }

@@ -1,5 +1,6 @@
+import { familyOfJob } from '../core/appliances';
 import { diagnoseJob } from '../core/job-diagnosis';
-import { lastVerdict, type JobFile, type JobState } from '../core/job-file';
+import { foldEntries, lastVerdict, type JobFile, type JobState } from '../core/job-file';
 import type { Stage, Standing } from '../database/standing';
 
 /** What a job stands at, worked out from its file. */
@@ -7,8 +8,7 @@ export function standingOf(job: JobFile): Standing {
   const { answer, state } = diagnoseJob(job);
   const stored = lastVerdict(state)?.suspects;
   return {
-    stage: stageOf(job, state, answer.decided),
-    entryCount: job.entries.length,
+    ...recorded(job, state, answer.decided),
     // Once acted on, the verdict is the one that was acted on; later proof does not rewrite it.
     suspects: (stored ?? answer.suspects)
       .slice(0, 4)
@@ -16,12 +16,31 @@ export function standingOf(job: JobFile): Standing {
       .map(({ repair, probability }) => ({ repair, probability })),
     decided: answer.decided || stored !== undefined,
     next: answer.next ? { check: answer.next.check, minutes: answer.next.minutes } : undefined,
-    reason: state.status?.reason,
-    recheckBy: state.status?.recheckBy,
     warning: answer.warnings[0]?.text,
-    liftedWires: state.lifted.length,
   };
 }
+
+/** The same from the record alone, with the suspects of before: what is stored with the entries, until it is worked out. */
+export function standingMeanwhile(job: JobFile, before?: Standing): Standing {
+  const state = foldEntries(job.entries, familyOfJob(job).catalogue);
+  const verdict = lastVerdict(state);
+  const decided = verdict !== undefined || (before?.decided ?? false);
+  return {
+    ...recorded(job, state, decided),
+    suspects: before?.suspects ?? [],
+    decided,
+    next: before?.next,
+    isSettled: false,
+  };
+}
+
+const recorded = (job: JobFile, state: JobState, decided: boolean) => ({
+  stage: stageOf(job, state, decided),
+  entryCount: job.entries.length,
+  reason: state.status?.reason,
+  recheckBy: state.status?.recheckBy,
+  liftedWires: state.lifted.length,
+});
 
 function stageOf(job: JobFile, state: JobState, decided: boolean): Stage {
   const status = state.status?.status;

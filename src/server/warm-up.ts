@@ -2,10 +2,11 @@ import { performance } from 'node:perf_hooks';
 import { setTimeout as pause } from 'node:timers/promises';
 import { familyOfJob } from '../core/appliances';
 import { benchAnswer, packTables } from '../core/job-diagnosis';
-import { DatabaseUnavailable } from '../database/client';
-import { listJobs } from '../database/jobs';
+import { applicationDatabase, DatabaseUnavailable } from '../database/client';
+import { listJobs, listUnsettled } from '../database/jobs';
 import { jobFileOf } from './job-file-of';
 import { inFirm } from './session';
+import { settleStanding } from './settle-standing';
 
 /** Jobs that are likely to be opened first: the newest of those that are open. */
 const mostJobs = 8;
@@ -19,6 +20,7 @@ const lookMilliseconds = 2000;
  */
 export async function warmUp(): Promise<void> {
   try {
+    await settleLeftOver();
     const rows = (await inFirm((transaction) => listJobs(transaction, mostJobs))) ?? [];
     const jobs = rows.filter(({ job }) => job.isOpen).map((each) => jobFileOf(each, []));
     for (const job of jobs) {
@@ -32,6 +34,18 @@ export async function warmUp(): Promise<void> {
     if (!(error instanceof DatabaseUnavailable)) console.error('warming up failed', error);
   }
 }
+
+/** Jobs that a server left unsettled when it stopped. */
+async function settleLeftOver(): Promise<void> {
+  await inFirm(async (transaction, organisationId) => {
+    for (const id of await listUnsettled(transaction, mostLeftOver)) {
+      settleStanding(applicationDatabase(), organisationId, id);
+    }
+  });
+}
+
+/** More than this many were left by something worse than a stop. */
+const mostLeftOver = 1000;
 
 async function quiet(): Promise<void> {
   for (;;) {

@@ -11,6 +11,7 @@ import { readNewCall } from '../../src/server/read-new-call';
 import { readJobFile } from '../../src/server/read-job';
 import { recordEntries } from '../../src/server/record-entries';
 import { setConstraints } from '../../src/server/set-constraints';
+import { settled, settleStanding } from '../../src/server/settle-standing';
 import { standingOf } from '../../src/server/standing-of';
 import { setUpFirm } from '../../src/server/set-up-firm';
 import { seedDemoData } from '../../src/server/demo/seed';
@@ -158,10 +159,17 @@ describe('the logbook', () => {
       firm,
       open,
     );
-    const rows = await asFirm(test.database, firm, (transaction) => listJobs(transaction));
-    const { standing } = rows.find((each) => each.job.id === open)!.job;
-    expect(standing.suspects[0]!.repair).toBe('replace-upper-element');
-    expect(standing.entryCount).toBe(1);
+    const standing = async () => {
+      const rows = await asFirm(test.database, firm, (transaction) => listJobs(transaction));
+      return rows.find((each) => each.job.id === open)!.job.standing;
+    };
+    // At once from the record alone; what it means comes after, and nobody waits for it.
+    expect(await standing()).toMatchObject({ stage: 'diagnose', entryCount: 1, isSettled: false });
+    settleStanding(test.database, firm, open);
+    await settled();
+    expect(await standing()).toMatchObject({ stage: 'diagnose', entryCount: 1 });
+    expect((await standing()).suspects[0]!.repair).toBe('replace-upper-element');
+    expect(await standing()).not.toHaveProperty('isSettled');
   });
 });
 
@@ -324,7 +332,13 @@ describe('a call', () => {
     const { job } = (await asFirm(test.database, firm, (transaction) =>
       readJob(transaction, file.job.id),
     ))!;
-    expect(job.standing).toEqual(standingOf(file));
+    settleStanding(test.database, firm, file.job.id);
+    await settled();
+    const { job: later } = (await asFirm(test.database, firm, (transaction) =>
+      readJob(transaction, file.job.id),
+    ))!;
+    expect(job.standing).toMatchObject({ isSettled: false });
+    expect(later.standing).toEqual(standingOf(file));
   });
 
   it.each<[string, object, object, RegExp]>([

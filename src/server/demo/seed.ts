@@ -10,10 +10,12 @@ import {
   type SimulatedUnit,
 } from '../../core/simulation';
 import { asFirm, type Database, type FirmTransaction } from '../../database/client';
+import { updateStanding } from '../../database/jobs';
 import { insertOrganisation, insertTechnician, readTechnician } from '../../database/technicians';
 import { openCall } from '../open-call';
 import { readJobFile } from '../read-job';
 import { recordEntries } from '../record-entries';
+import { standingOf } from '../standing-of';
 import { demoFirm, demoJobs, demoTechnicians, type DemoJob } from './firm';
 import { wordsOf } from './words';
 
@@ -73,7 +75,7 @@ async function seedJob(
     },
     newUnit: demo.unit,
   });
-  if (demo.until.stage === 'call') return;
+  if (demo.until.stage === 'call') return settleNow(transaction, id);
   const start = await readJobFile(transaction, id);
   const clock = clockFrom(openedAt, now);
   const entries = practisedEntries(start, unit, demo, clock);
@@ -86,6 +88,12 @@ async function seedJob(
     entries.map((each) => ({ ...each, by })),
     technician,
   );
+  await settleNow(transaction, id);
+}
+
+/** Worked out in the transaction itself: nobody waits for it, and the demo is there whole or not at all. */
+async function settleNow(transaction: FirmTransaction, jobId: string): Promise<void> {
+  await updateStanding(transaction, jobId, standingOf(await readJobFile(transaction, jobId)));
 }
 
 /** Time goes on by the minutes of work, never past now. */

@@ -1,7 +1,7 @@
 import { NotFound } from '@/server/errors';
 import { importJob } from '@/server/import-job';
 import { readBody, respond } from '@/server/respond';
-import { inFirm, readSession } from '@/server/session';
+import { inFirmChanging, readSession } from '@/server/session';
 
 export async function POST(request: Request): Promise<Response> {
   return respond(async () => {
@@ -9,8 +9,10 @@ export async function POST(request: Request): Promise<Response> {
     const session = await readSession();
     const imported =
       session &&
-      (await inFirm((transaction, organisationId) =>
-        importJob(transaction, organisationId, session.technician.id, text),
+      (await inFirmChanging(
+        (transaction, organisationId) =>
+          importJob(transaction, organisationId, session.technician.id, text),
+        ({ id }) => id,
       ));
     if (!imported) throw new NotFound('No firm is set up yet.');
     return imported;

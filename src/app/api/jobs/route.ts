@@ -2,13 +2,14 @@ import { NotFound } from '@/server/errors';
 import { openCall } from '@/server/open-call';
 import { readNewCall } from '@/server/read-new-call';
 import { readJson, respond } from '@/server/respond';
-import { inFirm } from '@/server/session';
+import { inFirmChanging } from '@/server/session';
 
 export async function POST(request: Request): Promise<Response> {
   return respond(async () => {
     const call = readNewCall(await readJson(request));
-    const opened = await inFirm((transaction, organisationId) =>
-      openCall(transaction, organisationId, call),
+    const opened = await inFirmChanging(
+      (transaction, organisationId) => openCall(transaction, organisationId, call),
+      ({ id }) => id,
     );
     if (!opened) throw new NotFound('No firm is set up yet.');
     return opened;

@@ -1,7 +1,7 @@
 import { NotFound } from '@/server/errors';
 import { readJson, respond } from '@/server/respond';
 import { setConstraints } from '@/server/set-constraints';
-import { inFirm, readSession } from '@/server/session';
+import { inFirmChanging, readSession } from '@/server/session';
 
 export async function PUT(
   request: Request,
@@ -13,7 +13,10 @@ export async function PUT(
     const session = await readSession();
     const done =
       session &&
-      (await inFirm((transaction) => setConstraints(transaction, id, sent, session.technician)));
+      (await inFirmChanging(
+        (transaction) => setConstraints(transaction, id, sent, session.technician),
+        () => id,
+      ));
     if (!done) throw new NotFound('No firm is set up yet.');
     return done;
   });

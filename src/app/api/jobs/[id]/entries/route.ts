@@ -2,7 +2,7 @@ import { NotFound } from '@/server/errors';
 import { entriesAfter } from '@/server/entries-after';
 import { recordEntries } from '@/server/record-entries';
 import { readJson, respond } from '@/server/respond';
-import { inFirm, readSession } from '@/server/session';
+import { inFirm, inFirmChanging, readSession } from '@/server/session';
 
 /** What has come to a job since the given number of entries. */
 export async function GET(
@@ -28,8 +28,10 @@ export async function POST(
     const session = await readSession();
     const recorded =
       session &&
-      (await inFirm((transaction, organisationId) =>
-        recordEntries(transaction, organisationId, id, body?.entries, session.technician),
+      (await inFirmChanging(
+        (transaction, organisationId) =>
+          recordEntries(transaction, organisationId, id, body?.entries, session.technician),
+        () => id,
       ));
     if (!recorded) throw new NotFound('No firm is set up yet.');
     return recorded;

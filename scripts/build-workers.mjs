@@ -1,0 +1,13 @@
+/** Bundles what the server runs in threads of its own, each into one file. */
+import { build } from 'esbuild';
+
+await build({
+  entryPoints: { 'standing-worker': 'src/server/standing.worker.ts' },
+  outdir: 'dist',
+  outExtension: { '.js': '.mjs' },
+  bundle: true,
+  platform: 'node',
+  format: 'esm',
+  target: 'node20',
+  minifySyntax: true,
+});

@@ -1,0 +1,99 @@
+/**
+ * Measures how many technicians the server carries: each saves a reading a second on a job of their own, for so many seconds,
+ * over a database of its own on the loopback. Prints the milliseconds from the request to the answer. Usage, after a build:
+ *   OHMMETER_OWNER_DATABASE_URL="$(bash scripts/postgres-cluster.sh start)" node --import tsx scripts/measure-load.ts 200 60
+ */
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
+import { setTimeout as pause } from 'node:timers/promises';
+import { v7 as newId } from 'uuid';
+import { quantileOf } from '../src/core/benchmark/statistics';
+import { startServer } from '../tests/e2e/server';
+
+const [technicians = 50, seconds = 30] = process.argv.slice(2).map(Number);
+if (!(technicians >= 1 && technicians <= 500 && seconds >= 1 && seconds <= 600)) {
+  console.error('usage: measure-load.ts TECHNICIANS SECONDS (at most 500, and 600)');
+  process.exit(2);
+}
+process.env.OHMMETER_APPLICATION_PASSWORD ??= readFileSync(
+  path.resolve(import.meta.dirname, '../.ohmmeter/application-password'),
+  'utf8',
+).trim();
+
+/** Readings that a job may have in any order, of a unit that is good. */
+const readings = [
+  ['upper-element-ohms', { ohm: 12.9 }],
+  ['lower-element-ohms', { ohm: 13.1 }],
+  ['supply-volts', { volt: 239 }],
+  ['upper-element-amps', { ampere: 18.4 }],
+  ['outlet-first', { celsius: 48 }],
+] as const;
+
+const server = await startServer({ demo: true });
+const headers = { 'content-type': 'application/json', origin: server.url };
+const post = (url: string, body: unknown) =>
+  fetch(`${server.url}${url}`, { method: 'POST', headers, body: JSON.stringify(body) });
+
+try {
+  const { rows } = await server.test.owner.query<{ id: string }>(
+    'select id from technicians where live_work limit 1',
+  );
+  const call = (k: number) => ({
+    technicianId: rows[0]!.id,
+    complaint: { kind: 'no-hot-water', words: '', answers: {} },
+    newUnit: {
+      family: 'electric-storage-two-element',
+      customer: `Load ${k}`,
+      address: `${k} Load Street`,
+      make: '',
+      model: '',
+      serial: '',
+      installed: '',
+      supply: 'split-240',
+      plate: { rated: { volt: 240 }, elements: { upper: { watt: 4500 }, lower: { watt: 4500 } } },
+    },
+  });
+  const jobs: string[] = [];
+  for (let k = 0; k < technicians; k++) {
+    const answer = await post('/api/jobs', call(k));
+    if (!answer.ok) throw new Error(`a job was not opened: ${await answer.text()}`);
+    jobs.push(((await answer.json()) as { id: string }).id);
+  }
+  // What opening them has asked for is worked out first.
+  await pause(3000);
+
+  const milliseconds: number[] = [];
+  const failures = new Map<string, number>();
+  const save = async (job: string, round: number) => {
+    const [check, value] = readings[round % readings.length]!;
+    const entry = { id: newId(), at: new Date().toISOString(), kind: 'reading', check, value };
+    const from = performance.now();
+    const answer = await post(`/api/jobs/${job}/entries`, { entries: [entry] }).catch(
+      (error: unknown) => String(error),
+    );
+    milliseconds.push(performance.now() - from);
+    const failure = typeof answer === 'string' ? answer : answer.ok ? '' : `${answer.status}`;
+    if (failure) failures.set(failure, (failures.get(failure) ?? 0) + 1);
+  };
+  const began = performance.now();
+  await Promise.all(
+    jobs.map(async (job, k) => {
+      // Spread over the second, as people are.
+      await pause((k / technicians) * 1000);
+      for (let round = 0; round < seconds; round++) {
+        const due = began + (k / technicians + round) * 1000;
+        await pause(Math.max(0, due - performance.now()));
+        await save(job, round);
+      }
+    }),
+  );
+  const took = (performance.now() - began) / 1000;
+  const figures = [0.5, 0.95, 0.99, 1].map((each) => quantileOf(milliseconds, each).toFixed(0));
+  console.log(
+    `${technicians} technicians, ${seconds} s: ${milliseconds.length} entries in ${took.toFixed(0)} s; ` +
+      `median ${figures[0]} ms, 95 % ${figures[1]} ms, 99 % ${figures[2]} ms, most ${figures[3]} ms; ` +
+      `failures: ${failures.size === 0 ? 'none' : JSON.stringify(Object.fromEntries(failures))}`,
+  );
+} finally {
+  await server.stop();
+}

@@ -1,0 +1,64 @@
+import { asFirm, DatabaseUnavailable, type Database } from '../database/client';
+import { settleStandingOf } from '../database/jobs';
+import { NotFound } from './errors';
+import { readJobFile } from './read-job';
+import { standingInThread } from './standing-thread';
+
+/**
+ * Works out what jobs stand at, beside the requests and in a thread of its own: an entry is stored long before its answer is
+ * known. A job that is asked for again while it waits is worked out once, as it is then.
+ */
+
+interface Wanted {
+  readonly database: Database;
+  readonly organisationId: string;
+  readonly jobId: string;
+}
+
+interface Queue {
+  readonly waiting: Map<string, Wanted>;
+  running?: Promise<void>;
+}
+
+const global = globalThis as { ohmmeterStandings?: Queue };
+
+/** One queue a process: a server may load this file more than once. */
+const queue = (): Queue => (global.ohmmeterStandings ??= { waiting: new Map() });
+
+/** Asks for what a job stands at to be worked out. Gives at once; what goes wrong leaves it unsettled, for the next start. */
+export function settleStanding(database: Database, organisationId: string, jobId: string): void {
+  const own = queue();
+  own.waiting.set(jobId, { database, organisationId, jobId });
+  own.running ??= settleAll(own).finally(() => (own.running = undefined));
+}
+
+/** Waits until all that was asked for is worked out. */
+export const settled = async (): Promise<void> => {
+  await queue().running;
+};
+
+async function settleAll({ waiting }: Queue): Promise<void> {
+  for (;;) {
+    const next = waiting.values().next().value;
+    if (!next) return;
+    waiting.delete(next.jobId);
+    try {
+      await settle(next);
+    } catch (error) {
+      // A job that is gone stands at nothing; without a database it is left unsettled, for the next start.
+      if (!(error instanceof DatabaseUnavailable || error instanceof NotFound)) {
+        console.error('what a job stands at could not be worked out', error);
+      }
+    }
+  }
+}
+
+async function settle({ database, organisationId, jobId }: Wanted): Promise<void> {
+  const job = await asFirm(database, organisationId, (transaction) =>
+    readJobFile(transaction, jobId),
+  );
+  const standing = await standingInThread(job);
+  await asFirm(database, organisationId, (transaction) =>
+    settleStandingOf(transaction, jobId, standing),
+  );
+}
