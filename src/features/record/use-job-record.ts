@@ -43,7 +43,7 @@ export interface JobRecord {
 const retryMilliseconds = 4000;
 
 const notKept =
-  'NOT entered: this device could not keep it (its storage is full or closed), and it did not reach the server. Write it down, free some room, then enter it again.';
+  'NOT entered: this device could not keep it (its storage is full or closed), and the server has not taken it. Write it down, free some room, then enter it again.';
 const keptByServer =
   'This device keeps nothing: its storage is full or closed. Entries go straight to the server. Stay where there is a signal, and free some room.';
 
