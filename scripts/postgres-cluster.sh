@@ -49,6 +49,7 @@ make_cluster() {
   as tee "$given" <"$password_file" >/dev/null
   rm -rf "$data.new"
   as "$binaries/initdb" -D "$data.new" -U "$owner" --pwfile="$given" --auth=scram-sha-256 --encoding=UTF8 --locale=C.UTF-8 \
+    --data-checksums \
     --no-sync --no-instructions >"$state/initdb.log" 2>&1 || { cat "$state/initdb.log" >&2; die "the database folder could not be made"; }
   rm -f "$given"
   as mv "$data.new" "$data" # only a whole cluster ever bears the name

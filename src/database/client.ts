@@ -12,8 +12,31 @@ export class DatabaseUnavailable extends Error {
   override name = 'DatabaseUnavailable';
 }
 
-export function connect(url: string): { database: Database; pool: pg.Pool } {
-  const pool = new pg.Pool({ connectionString: url, max: 10, connectionTimeoutMillis: 4000 });
+/** Nobody waits for longer than this: a statement, a lock that another holds, a transaction that its holder forgot. */
+export interface Patience {
+  readonly statementMilliseconds: number;
+  readonly lockMilliseconds: number;
+  readonly idleMilliseconds: number;
+}
+
+const usualPatience: Patience = {
+  statementMilliseconds: 15_000,
+  lockMilliseconds: 5000,
+  idleMilliseconds: 20_000,
+};
+
+export function connect(
+  url: string,
+  { statementMilliseconds, lockMilliseconds, idleMilliseconds }: Patience = usualPatience,
+): { database: Database; pool: pg.Pool } {
+  const pool = new pg.Pool({
+    connectionString: url,
+    max: 10,
+    connectionTimeoutMillis: 4000,
+    statement_timeout: statementMilliseconds,
+    lock_timeout: lockMilliseconds,
+    idle_in_transaction_session_timeout: idleMilliseconds,
+  });
   // A connection that breaks is replaced at the next use, idle or not; without listeners it would end the process.
   pool.on('error', () => undefined);
   pool.on('connect', (client) => client.on('error', () => undefined));
@@ -71,11 +94,15 @@ async function orUnavailable<T>(work: () => Promise<T>): Promise<T> {
   }
 }
 
-/** Node's own network errors, PostgreSQL's classes 57P (shutting down) and 08 (connection), and pg's ends of connection. */
+/**
+ * Node's own network errors, PostgreSQL's classes 57P (shutting down) and 08 (connection), its waits that were too long
+ * (57014, 55P03, 25P03), and pg's ends of connection.
+ */
 function isConnectionError(error: unknown): boolean {
   for (let each = error; each instanceof Error; each = each.cause) {
     const { code } = each as { code?: string };
-    if (code && /^(ECONN|EPIPE|ENOTFOUND|ETIMEDOUT|57P|08)/.test(code)) return true;
+    if (code && /^(ECONN|EPIPE|ENOTFOUND|ETIMEDOUT|57P|57014|55P03|25P03|08)/.test(code))
+      return true;
     if (connectionLost.test(each.message)) return true;
   }
   return false;
