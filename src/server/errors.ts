@@ -13,6 +13,15 @@ export class Refused extends Error {
   }
 }
 
+/** What was sent is more than is taken at once; it was not read to its end. */
+export class TooLarge extends Error {
+  override name = 'TooLarge';
+  constructor(bytes: number, mostMegabytes: number) {
+    const megabytes = (bytes / 1024 / 1024).toFixed(1);
+    super(`That has ${megabytes} MB or more; at most ${mostMegabytes} MB are taken at once.`);
+  }
+}
+
 /** The same id has been stored with other content. */
 export class Conflict extends Error {
   override name = 'Conflict';

@@ -1,6 +1,6 @@
 import 'server-only';
 import { DatabaseUnavailable } from '../database/client';
-import { Conflict, NotFound, Refused } from './errors';
+import { Conflict, NotFound, Refused, TooLarge } from './errors';
 
 /** What an interface of the server answers when it could not do what was asked. */
 export interface ProblemAnswer {
@@ -27,6 +27,7 @@ function problemOf(error: unknown): [number, ProblemAnswer] {
   if (error instanceof Conflict) {
     return [409, { problem: 'conflict', message: error.message, ids: error.ids }];
   }
+  if (error instanceof TooLarge) return [413, { problem: 'refused', message: error.message }];
   if (error instanceof NotFound) return [404, { problem: 'not-found', message: error.message }];
   if (error instanceof DatabaseUnavailable) {
     return [
@@ -46,25 +47,4 @@ function problemOf(error: unknown): [number, ProblemAnswer] {
       message: 'Something unexpected went wrong. What you typed is kept on this device.',
     },
   ];
-}
-
-/** Reads a request's JSON body, at most so many bytes. */
-export async function readBody(request: Request, mostBytes = 5 * 1024 * 1024): Promise<string> {
-  const text = await request.text();
-  if (text.length > mostBytes) {
-    const megabytes = (text.length / 1024 / 1024).toFixed(1);
-    throw new Refused([
-      { pointer: '', message: `That has ${megabytes} MB; at most 5 MB are taken at once.` },
-    ]);
-  }
-  return text;
-}
-
-export async function readJson(request: Request): Promise<unknown> {
-  try {
-    return JSON.parse(await readBody(request)) as unknown;
-  } catch (error) {
-    if (error instanceof Refused) throw error;
-    throw new Refused([{ pointer: '', message: 'The request is not readable as JSON.' }]);
-  }
 }

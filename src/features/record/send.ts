@@ -56,6 +56,9 @@ async function mark(entries: readonly KeptEntry[], state: KeptEntry['state'], pr
   );
 }
 
+/** What is answered so will be answered so again: not found, in conflict, too large, refused. */
+const finalStatuses: ReadonlySet<number> = new Set([404, 409, 413, 422]);
+
 async function post(jobId: string, entries: readonly Entry[]): Promise<SendOutcome> {
   let response: Response;
   try {
@@ -70,6 +73,5 @@ async function post(jobId: string, entries: readonly Entry[]): Promise<SendOutco
   if (response.ok) return { kind: 'all-sent' };
   const answer = (await response.json().catch(() => ({}))) as { message?: string };
   const message = answer.message ?? `The server answered ${response.status}.`;
-  const isFinal = response.status === 422 || response.status === 409 || response.status === 404;
-  return { kind: isFinal ? 'refused' : 'waiting', message };
+  return { kind: finalStatuses.has(response.status) ? 'refused' : 'waiting', message };
 }

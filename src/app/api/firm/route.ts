@@ -1,6 +1,7 @@
 import { applicationDatabase, installationOrganisation } from '@/database/client';
 import { Refused } from '@/server/errors';
-import { readJson, respond } from '@/server/respond';
+import { readJson } from '@/server/read-body';
+import { respond } from '@/server/respond';
 import { setUpFirm, type NewFirm } from '@/server/set-up-firm';
 
 export async function POST(request: Request): Promise<Response> {

@@ -1,11 +1,12 @@
 import { NotFound } from '@/server/errors';
 import { importJob } from '@/server/import-job';
-import { readBody, respond } from '@/server/respond';
+import { readBody } from '@/server/read-body';
+import { respond } from '@/server/respond';
 import { inFirmChanging, readSession } from '@/server/session';
 
 export async function POST(request: Request): Promise<Response> {
   return respond(async () => {
-    const text = await readBody(request, 20 * 1024 * 1024);
+    const text = await readBody(request, 20);
     const session = await readSession();
     const imported =
       session &&

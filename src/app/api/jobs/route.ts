@@ -1,7 +1,8 @@
 import { NotFound } from '@/server/errors';
 import { openCall } from '@/server/open-call';
 import { readNewCall } from '@/server/read-new-call';
-import { readJson, respond } from '@/server/respond';
+import { readJson } from '@/server/read-body';
+import { respond } from '@/server/respond';
 import { inFirmChanging } from '@/server/session';
 
 export async function POST(request: Request): Promise<Response> {

@@ -1,6 +1,7 @@
 import { cookies } from 'next/headers';
 import { NotFound } from '@/server/errors';
-import { readJson, respond } from '@/server/respond';
+import { readJson } from '@/server/read-body';
+import { respond } from '@/server/respond';
 import { readSession, technicianCookie } from '@/server/session';
 
 /** Chooses who works on this device. No sign-in yet: the firm's own machine decides who sits at it. */

@@ -1,5 +1,6 @@
 import { NotFound } from '@/server/errors';
-import { readJson, respond } from '@/server/respond';
+import { readJson } from '@/server/read-body';
+import { respond } from '@/server/respond';
 import { inFirm } from '@/server/session';
 import { setSchools } from '@/server/set-schools';
 

@@ -1,7 +1,8 @@
 import { NotFound } from '@/server/errors';
 import { entriesAfter } from '@/server/entries-after';
 import { recordEntries } from '@/server/record-entries';
-import { readJson, respond } from '@/server/respond';
+import { readJson } from '@/server/read-body';
+import { respond } from '@/server/respond';
 import { inFirm, inFirmChanging, readSession } from '@/server/session';
 
 /** What has come to a job since the given number of entries. */
