@@ -75,6 +75,25 @@ export async function asFirm<T>(
   );
 }
 
+/**
+ * Runs work in one transaction as the firm of this installation. Undefined before it is set up.
+ * @throws DatabaseUnavailable as `asFirm` does.
+ */
+export async function asInstallation<T>(
+  database: Database,
+  work: (transaction: FirmTransaction, organisationId: string) => Promise<T>,
+): Promise<T | undefined> {
+  return orUnavailable(() =>
+    database.transaction(async (transaction) => {
+      const { rows } = await transaction.execute<{ id: string }>(
+        sql`select set_config('ohmmeter.organisation', coalesce(installation_organisation()::text, ''), true) as id`,
+      );
+      const id = rows[0]?.id;
+      return id ? work(transaction, id) : undefined;
+    }),
+  );
+}
+
 /** The firm of this installation, or undefined before it is set up. */
 export async function installationOrganisation(database: Database): Promise<string | undefined> {
   const result = await orUnavailable(() =>

@@ -1,11 +1,6 @@
 import 'server-only';
 import { cookies } from 'next/headers';
-import {
-  applicationDatabase,
-  asFirm,
-  installationOrganisation,
-  type FirmTransaction,
-} from '../database/client';
+import { applicationDatabase, asInstallation, type FirmTransaction } from '../database/client';
 import {
   listTechnicians,
   readOrganisation,
@@ -28,35 +23,48 @@ export const technicianCookie = 'ohmmeter-technician';
 export async function inFirm<T>(
   work: (transaction: FirmTransaction, organisationId: string) => Promise<T>,
 ): Promise<T | undefined> {
-  const database = applicationDatabase();
-  const organisationId = await installationOrganisation(database);
-  if (organisationId === undefined) return undefined;
-  return asFirm(database, organisationId, (transaction) => work(transaction, organisationId));
+  return asInstallation(applicationDatabase(), work);
 }
 
-/** The same for work that changes a job: what it stands at is worked out once the transaction is done. */
+/** Who does it, for work that changes a job. */
+export interface Author {
+  readonly organisationId: string;
+  readonly technician: Technician;
+}
+
+/**
+ * The same for work that changes a job, by whoever is here. What the job stands at is worked out once the transaction is done.
+ */
 export async function inFirmChanging<T>(
-  work: (transaction: FirmTransaction, organisationId: string) => Promise<T>,
+  work: (transaction: FirmTransaction, author: Author) => Promise<T>,
   jobOf: (done: T) => string,
 ): Promise<T | undefined> {
   const database = applicationDatabase();
-  const organisationId = await installationOrganisation(database);
-  if (organisationId === undefined) return undefined;
-  const done = await asFirm(database, organisationId, (transaction) =>
-    work(transaction, organisationId),
-  );
-  settleStanding(database, organisationId, jobOf(done));
-  return done;
+  const chosen = await chosenTechnician();
+  const done = await asInstallation(database, async (transaction, organisationId) => {
+    const technician = presentOf(await listTechnicians(transaction), chosen);
+    return { organisationId, answer: await work(transaction, { organisationId, technician }) };
+  });
+  if (!done) return undefined;
+  settleStanding(database, done.organisationId, jobOf(done.answer));
+  return done.answer;
+}
+
+const chosenTechnician = async () => (await cookies()).get(technicianCookie)?.value;
+
+function presentOf(technicians: readonly Technician[], chosen: string | undefined): Technician {
+  const technician = technicians.find((each) => each.id === chosen) ?? technicians[0];
+  if (!technician) throw new Error('The firm has no technician.');
+  return technician;
 }
 
 /** Who is here, or undefined before a firm is set up. */
 export async function readSession(): Promise<Session | undefined> {
-  const chosen = (await cookies()).get(technicianCookie)?.value;
+  const chosen = await chosenTechnician();
   return inFirm(async (transaction) => {
     const organisation = await readOrganisation(transaction);
     const technicians = await listTechnicians(transaction);
-    const technician = technicians.find((each) => each.id === chosen) ?? technicians[0];
-    if (!organisation || !technician) throw new Error('The firm has no technician.');
-    return { organisation, technicians, technician };
+    if (!organisation) throw new Error('The firm is not there.');
+    return { organisation, technicians, technician: presentOf(technicians, chosen) };
   });
 }

@@ -1,3 +1,5 @@
+import { performance } from 'node:perf_hooks';
+import { setTimeout as pause } from 'node:timers/promises';
 import { asFirm, DatabaseUnavailable, type Database } from '../database/client';
 import { settleStandingOf } from '../database/jobs';
 import { NotFound } from './errors';
@@ -8,6 +10,10 @@ import { standingInThread } from './standing-thread';
  * Works out what jobs stand at, beside the requests and in a thread of its own: an entry is stored long before its answer is
  * known. A job that is asked for again while it waits is worked out once, as it is then.
  */
+
+/** The server is busy when it works for more than this share of the time; then it rests between two jobs, so many times as long. */
+const busyShare = 0.6;
+const restTimes = 3;
 
 interface Wanted {
   readonly database: Database;
@@ -42,6 +48,8 @@ async function settleAll({ waiting }: Queue): Promise<void> {
     const next = waiting.values().next().value;
     if (!next) return;
     waiting.delete(next.jobId);
+    const from = performance.eventLoopUtilization();
+    const began = performance.now();
     try {
       await settle(next);
     } catch (error) {
@@ -50,6 +58,9 @@ async function settleAll({ waiting }: Queue): Promise<void> {
         console.error('what a job stands at could not be worked out', error);
       }
     }
+    // Where requests come thick and fast they go first: what is asked for meanwhile is worked out once.
+    if (performance.eventLoopUtilization(from).utilization > busyShare)
+      await pause(restTimes * (performance.now() - began), undefined, { ref: false });
   }
 }
 

@@ -2,19 +2,16 @@ import { NotFound } from '@/server/errors';
 import { importJob } from '@/server/import-job';
 import { readBody } from '@/server/read-body';
 import { respond } from '@/server/respond';
-import { inFirmChanging, readSession } from '@/server/session';
+import { inFirmChanging } from '@/server/session';
 
 export async function POST(request: Request): Promise<Response> {
   return respond(async () => {
     const text = await readBody(request, 20);
-    const session = await readSession();
-    const imported =
-      session &&
-      (await inFirmChanging(
-        (transaction, organisationId) =>
-          importJob(transaction, organisationId, session.technician.id, text),
-        ({ id }) => id,
-      ));
+    const imported = await inFirmChanging(
+      (transaction, { organisationId, technician }) =>
+        importJob(transaction, organisationId, technician.id, text),
+      ({ id }) => id,
+    );
     if (!imported) throw new NotFound('No firm is set up yet.');
     return imported;
   });

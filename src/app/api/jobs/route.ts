@@ -9,7 +9,7 @@ export async function POST(request: Request): Promise<Response> {
   return respond(async () => {
     const call = readNewCall(await readJson(request));
     const opened = await inFirmChanging(
-      (transaction, organisationId) => openCall(transaction, organisationId, call),
+      (transaction, { organisationId }) => openCall(transaction, organisationId, call),
       ({ id }) => id,
     );
     if (!opened) throw new NotFound('No firm is set up yet.');

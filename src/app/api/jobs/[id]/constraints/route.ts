@@ -2,7 +2,7 @@ import { NotFound } from '@/server/errors';
 import { readJson } from '@/server/read-body';
 import { respond } from '@/server/respond';
 import { setConstraints } from '@/server/set-constraints';
-import { inFirmChanging, readSession } from '@/server/session';
+import { inFirmChanging } from '@/server/session';
 
 export async function PUT(
   request: Request,
@@ -11,13 +11,10 @@ export async function PUT(
   return respond(async () => {
     const { id } = await params;
     const sent = await readJson(request);
-    const session = await readSession();
-    const done =
-      session &&
-      (await inFirmChanging(
-        (transaction) => setConstraints(transaction, id, sent, session.technician),
-        () => id,
-      ));
+    const done = await inFirmChanging(
+      (transaction, { technician }) => setConstraints(transaction, id, sent, technician),
+      () => id,
+    );
     if (!done) throw new NotFound('No firm is set up yet.');
     return done;
   });

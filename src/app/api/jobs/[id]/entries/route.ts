@@ -3,7 +3,7 @@ import { entriesAfter } from '@/server/entries-after';
 import { recordEntries } from '@/server/record-entries';
 import { readJson } from '@/server/read-body';
 import { respond } from '@/server/respond';
-import { inFirm, inFirmChanging, readSession } from '@/server/session';
+import { inFirm, inFirmChanging } from '@/server/session';
 
 /** What has come to a job since the given number of entries. */
 export async function GET(
@@ -26,14 +26,11 @@ export async function POST(
   return respond(async () => {
     const { id } = await params;
     const body = (await readJson(request)) as { entries?: unknown } | null;
-    const session = await readSession();
-    const recorded =
-      session &&
-      (await inFirmChanging(
-        (transaction, organisationId) =>
-          recordEntries(transaction, organisationId, id, body?.entries, session.technician),
-        () => id,
-      ));
+    const recorded = await inFirmChanging(
+      (transaction, { organisationId, technician }) =>
+        recordEntries(transaction, organisationId, id, body?.entries, technician),
+      () => id,
+    );
     if (!recorded) throw new NotFound('No firm is set up yet.');
     return recorded;
   });
