@@ -19,9 +19,12 @@ interface Thread {
 
 const global = globalThis as { ohmmeterStandingThread?: Thread };
 
-/** What a job stands at, worked out in a thread of its own; in this one where there is none, as in development. */
+/**
+ * What a job stands at, worked out in a thread of its own. In this one where it is not the production build that runs: the
+ * bundle may then be older than the code.
+ */
 export async function standingInThread(job: JobFile): Promise<Standing> {
-  if (!existsSync(workerFile())) return standingOf(job);
+  if (process.env.NODE_ENV !== 'production' || !existsSync(workerFile())) return standingOf(job);
   const thread = (global.ohmmeterStandingThread ??= startThread());
   return Promise.race([thread.service.standingOf(job), thread.ended]);
 }

@@ -35,6 +35,15 @@ test('a database stopped in the middle of a job loses nothing', async ({ page })
     await client.query(`alter database ${name} allow_connections true`);
     await client.end();
     await expect(page.getByText(/kept on this device/)).toHaveCount(0, { timeout: 20_000 });
+    // What the job stands at follows, worked out by the server's thread.
+    await expect
+      .poll(async () => {
+        const { rows } = await server.test.owner.query<{ left: string }>(
+          `select count(*) as left from jobs where standing->>'isSettled' = 'false'`,
+        );
+        return rows[0]!.left;
+      })
+      .toBe('0');
   } finally {
     await server.stop();
   }
