@@ -35,12 +35,20 @@ const queue = (): Queue => (global.ohmmeterStandings ??= { waiting: new Map() })
 export function settleStanding(database: Database, organisationId: string, jobId: string): void {
   const own = queue();
   own.waiting.set(jobId, { database, organisationId, jobId });
-  own.running ??= settleAll(own).finally(() => (own.running = undefined));
+  if (!own.running) run(own);
+}
+
+function run(own: Queue): void {
+  own.running = settleAll(own).finally(() => {
+    own.running = undefined;
+    // What was asked for between the last look and now.
+    if (own.waiting.size > 0) run(own);
+  });
 }
 
 /** Waits until all that was asked for is worked out. */
 export const settled = async (): Promise<void> => {
-  await queue().running;
+  while (queue().running) await queue().running;
 };
 
 async function settleAll({ waiting }: Queue): Promise<void> {

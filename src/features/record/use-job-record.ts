@@ -54,6 +54,8 @@ export function useJobRecord(initial: JobFile): JobRecord {
   const { entries: received, isHearing } = useReceived(jobId, initial.entries.length);
   const { constraints, set: constrain } = useConstraints(initial);
   const [own, setOwn] = useState<readonly Entry[]>([]);
+  /** What the server has from this page, and this device could not keep. */
+  const [straight, setStraight] = useState<readonly Entry[]>([]);
   const [isReady, setReady] = useState(false);
   const [came, setCame] = useState<readonly Entry[]>([]);
   const [waitingCount, setWaitingCount] = useState(0);
@@ -106,8 +108,8 @@ export function useJobRecord(initial: JobFile): JobRecord {
   }, [sending.kind, send]);
 
   const entries = useMemo(
-    () => mergeEntries([initial.entries, received], own),
-    [initial.entries, received, own],
+    () => mergeEntries([initial.entries, received, straight], own),
+    [initial.entries, received, straight, own],
   );
   const latest = useRef(entries);
   useEffect(() => {
@@ -131,6 +133,7 @@ export function useJobRecord(initial: JobFile): JobRecord {
       latest.current = [...before, ...made];
       try {
         await keepEntries(jobId, made);
+        setTrouble(undefined);
       } catch {
         const outcome = await sendStraight(jobId, made);
         if (outcome.kind !== 'all-sent') {
@@ -139,6 +142,8 @@ export function useJobRecord(initial: JobFile): JobRecord {
           return false;
         }
         setTrouble(keptByServer);
+        setStraight((before) => [...before, ...made]);
+        return true;
       }
       setOwn((before) => [...before, ...made.filter(({ id }) => before.every((e) => e.id !== id))]);
       void send();
