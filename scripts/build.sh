@@ -9,14 +9,15 @@ if [ -f "$stamp" ] && [ "$(cat "$stamp")" = "$hash" ]; then exit 0; fi
 echo "ohmmeter: building (about a minute)" >&2
 mkdir -p .ohmmeter
 rm -f "$stamp"
+# First: the build of the pages takes them in.
+node scripts/build-workers.mjs >.ohmmeter/build.log 2>&1 || {
+  tail -n 30 .ohmmeter/build.log >&2
+  echo "ohmmeter: the build of the workers failed; the whole log is $root/.ohmmeter/build.log" >&2
+  exit 1
+}
 NEXT_TELEMETRY_DISABLED=1 OHMMETER_BUILD="$hash" node_modules/.bin/next build >.ohmmeter/build.log 2>&1 || {
   tail -n 30 .ohmmeter/build.log >&2
   echo "ohmmeter: the build failed; the whole log is $root/.ohmmeter/build.log" >&2
-  exit 1
-}
-node scripts/build-workers.mjs >>.ohmmeter/build.log 2>&1 || {
-  tail -n 30 .ohmmeter/build.log >&2
-  echo "ohmmeter: the build of the workers failed; the whole log is $root/.ohmmeter/build.log" >&2
   exit 1
 }
 echo "$hash" >"$stamp"
