@@ -80,6 +80,11 @@ export async function updateConstraints(
   await transaction.update(jobs).set({ constraints }).where(eq(jobs.id, id));
 }
 
+const standingColumns = (standing: Standing) => ({
+  standing,
+  isOpen: standing.stage !== 'closed',
+});
+
 /** Writes what was worked out, unless entries came meanwhile: then it is worked out again anyway. */
 export async function settleStandingOf(
   transaction: FirmTransaction,
@@ -88,7 +93,7 @@ export async function settleStandingOf(
 ): Promise<void> {
   await transaction
     .update(jobs)
-    .set({ standing, isOpen: standing.stage !== 'closed' })
+    .set(standingColumns(standing))
     .where(
       and(eq(jobs.id, id), sql`(${jobs.standing}->>'entryCount')::int = ${standing.entryCount}`),
     );
@@ -109,8 +114,5 @@ export async function updateStanding(
   id: string,
   standing: Standing,
 ): Promise<void> {
-  await transaction
-    .update(jobs)
-    .set({ standing, isOpen: standing.stage !== 'closed' })
-    .where(eq(jobs.id, id));
+  await transaction.update(jobs).set(standingColumns(standing)).where(eq(jobs.id, id));
 }

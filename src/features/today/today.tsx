@@ -253,6 +253,9 @@ function JobRow({
           <span className="block truncate lg:whitespace-normal">
             {nextWords(words, standing, timeZone)}
           </span>
+          {standing.isSettled === false && standing.stage !== 'closed' && (
+            <span className="block text-small">being worked out</span>
+          )}
           {standing.liftedWires > 0 && standing.stage !== 'closed' && (
             <span className="mr-3 text-small font-medium lg:block">
               {standing.liftedWires} {standing.liftedWires === 1 ? 'wire' : 'wires'} lifted
