@@ -60,7 +60,7 @@ const steps: readonly Step[] = [
   },
   {
     name: 'types',
-    command: ['bash', '-c', `${bin('next')} typegen >/dev/null && ${bin('tsc')} --noEmit`],
+    command: ['bash', '-c', `${bin('next')} typegen >/dev/null && ${bin('tsc')} --noEmit && ${bin('tsc')} --noEmit -p src/service-worker`],
   },
   { name: 'command line', command: ['node', 'scripts/build-cli.mjs'] },
   {

@@ -1,9 +1,8 @@
 import type { Metadata, Viewport } from 'next';
 import { cookies, headers } from 'next/headers';
-import '@fontsource/firago/400.css';
-import '@fontsource/firago/500.css';
-import '@fontsource/firago/600.css';
+import '../ui/fonts.css';
 import './globals.css';
+import { KeepGoing } from '@/features/device/keep-going';
 
 export const metadata: Metadata = {
   title: { default: 'Ohmmeter', template: '%s · Ohmmeter' },
@@ -18,7 +17,10 @@ export default async function Layout({ children }: { children: React.ReactNode }
   const theme = (await cookies()).get('ohmmeter-theme')?.value;
   return (
     <html lang="en" data-theme={theme === 'dark' || theme === 'light' ? theme : undefined}>
-      <body>{children}</body>
+      <body>
+        {children}
+        <KeepGoing />
+      </body>
     </html>
   );
 }

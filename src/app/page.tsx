@@ -1,13 +1,50 @@
 import { cookies } from 'next/headers';
 import { redirect } from 'next/navigation';
+import { questionWords } from '@/core/search';
+import { countJobs, listJobs } from '@/database/jobs';
+import { jobsOnPage } from '@/features/today/job-pages';
 import { Today } from '@/features/today/today';
-import { listJobs } from '@/database/jobs';
 import { inFirm, readSession } from '@/server/session';
 
-export default async function Page() {
+export default async function Page({ searchParams }: PageProps<'/'>) {
+  const asked = await searchParams;
   const session = await readSession();
-  const jobs = await inFirm((transaction) => listJobs(transaction));
-  if (!session || !jobs) redirect('/setup');
-  const theme = (await cookies()).get('ohmmeter-theme')?.value;
-  return <Today session={session} jobs={jobs} now={new Date()} theme={theme} />;
+  const find = textOf(asked.find);
+  const words = questionWords(find);
+  const [open, closed] = [pageOf(asked.open), pageOf(asked.closed)];
+  const found = await inFirm(async (transaction) => {
+    const part = (isOpen: boolean, page: number) =>
+      listJobs(transaction, { isOpen, words, most: jobsOnPage, from: (page - 1) * jobsOnPage });
+    return {
+      counts: await countJobs(transaction, words),
+      open: await part(true, open),
+      closed: await part(false, closed),
+    };
+  });
+  if (!session || !found) redirect('/setup');
+  const { counts } = found;
+  return (
+    <Today
+      session={session}
+      open={{ rows: found.open, count: counts.open, page: open }}
+      closed={{ rows: found.closed, count: counts.closed, page: closed }}
+      waitingCount={counts.waiting}
+      find={find}
+      now={new Date()}
+      theme={(await cookies()).get('ohmmeter-theme')?.value}
+    />
+  );
+}
+
+type Asked = string | string[] | undefined;
+
+const longestFind = 200;
+
+const textOf = (asked: Asked): string =>
+  (typeof asked === 'string' ? asked : (asked?.[0] ?? '')).slice(0, longestFind);
+
+/** A page that can be counted to; the first for anything else. */
+function pageOf(asked: Asked): number {
+  const page = Number(textOf(asked));
+  return Number.isInteger(page) && page > 0 && page < 1_000_000 ? page : 1;
 }

@@ -1,6 +1,7 @@
-import { and, asc, eq } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray } from 'drizzle-orm';
 import type { FirmTransaction } from './client';
 import { customers, sites, units } from './schema';
+import { hasWords } from './search';
 
 export type Customer = typeof customers.$inferSelect;
 export type Site = typeof sites.$inferSelect;
@@ -13,7 +14,7 @@ export interface KnownUnit {
   readonly unit: Unit;
 }
 
-export async function listKnownUnits(transaction: FirmTransaction): Promise<KnownUnit[]> {
+function knownUnits(transaction: FirmTransaction) {
   return transaction
     .select({ customer: customers, site: sites, unit: units })
     .from(units)
@@ -24,8 +25,37 @@ export async function listKnownUnits(transaction: FirmTransaction): Promise<Know
     .innerJoin(
       customers,
       and(eq(customers.organisationId, sites.organisationId), eq(customers.id, sites.customerId)),
+    );
+}
+
+/** Units that every word begins a word of; the newest first where no word is asked for. Ids are given in order of time. */
+export async function findUnits(
+  transaction: FirmTransaction,
+  words: readonly string[],
+  most: number,
+): Promise<KnownUnit[]> {
+  const found = await transaction
+    .select({ id: units.id })
+    .from(units)
+    .where(hasWords('unit', units, words))
+    .orderBy(desc(units.organisationId), desc(units.id))
+    .limit(most);
+  if (found.length === 0) return [];
+  return knownUnits(transaction)
+    .where(
+      inArray(
+        units.id,
+        found.map((each) => each.id),
+      ),
     )
-    .orderBy(asc(customers.name));
+    .orderBy(asc(customers.name), asc(units.id));
+}
+
+export async function readUnit(
+  transaction: FirmTransaction,
+  id: string,
+): Promise<KnownUnit | undefined> {
+  return (await knownUnits(transaction).where(eq(units.id, id)))[0];
 }
 
 export async function insertCustomer(

@@ -1,6 +1,7 @@
-import { and, desc, eq, sql } from 'drizzle-orm';
+import { and, desc, eq, inArray, sql } from 'drizzle-orm';
 import type { FirmTransaction } from './client';
 import { customers, jobs, sites, technicians, units } from './schema';
+import { hasWords } from './search';
 import type { Standing } from './standing';
 
 export type Job = typeof jobs.$inferSelect;
@@ -41,9 +42,62 @@ export async function readJob(transaction: FirmTransaction, id: string) {
   return (await jobsWithUnits(transaction).where(eq(jobs.id, id)))[0];
 }
 
-/** Open jobs first, then the closed ones, newest first. */
-export async function listJobs(transaction: FirmTransaction, most = 200) {
-  return jobsWithUnits(transaction).orderBy(desc(jobs.isOpen), desc(jobs.openedAt)).limit(most);
+/** Which jobs a list shows: those that every word of a question begins a word of, so many at a time. */
+export interface JobQuestion {
+  readonly isOpen?: boolean;
+  /** Words as core/search makes them; none finds all. */
+  readonly words?: readonly string[];
+  readonly most?: number;
+  readonly from?: number;
+}
+
+/** Newest first; where open and closed ones are asked for together, the open ones before. */
+export async function listJobs(
+  transaction: FirmTransaction,
+  { isOpen, words = [], most = 200, from = 0 }: JobQuestion = {},
+) {
+  const order =
+    isOpen === undefined
+      ? [desc(jobs.isOpen), desc(jobs.openedAt), desc(jobs.id)]
+      : [desc(jobs.openedAt), desc(jobs.id)];
+  const found = transaction
+    .select({ id: jobs.id })
+    .from(jobs)
+    .where(
+      and(isOpen === undefined ? undefined : eq(jobs.isOpen, isOpen), hasWords('job', jobs, words)),
+    )
+    .orderBy(...order)
+    .limit(most)
+    .offset(from);
+  // The page's jobs first, then what belongs to each: joined before, every job of the firm would be.
+  const ids = (await found).map((each) => each.id);
+  if (ids.length === 0) return [];
+  const rows = await jobsWithUnits(transaction).where(inArray(jobs.id, ids));
+  const byId = new Map(rows.map((each) => [each.job.id, each]));
+  return ids.flatMap((id) => byId.get(id) ?? []);
+}
+
+export interface JobCounts {
+  readonly open: number;
+  readonly waiting: number;
+  readonly closed: number;
+}
+
+/** How many jobs of each kind the question finds. */
+export async function countJobs(
+  transaction: FirmTransaction,
+  words: readonly string[] = [],
+): Promise<JobCounts> {
+  const isWaiting = sql`${jobs.isOpen} and ${jobs.standing}->>'stage' = 'waiting'`;
+  const [row] = await transaction
+    .select({
+      open: sql<number>`(count(*) filter (where ${jobs.isOpen}))::int`,
+      waiting: sql<number>`(count(*) filter (where ${isWaiting}))::int`,
+      closed: sql<number>`(count(*) filter (where not ${jobs.isOpen}))::int`,
+    })
+    .from(jobs)
+    .where(hasWords('job', jobs, words));
+  return row ?? { open: 0, waiting: 0, closed: 0 };
 }
 
 /** Locks the job's row until the transaction ends, so that entries get their sequence one batch at a time. */

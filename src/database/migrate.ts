@@ -23,12 +23,27 @@ export async function migrateDatabase(
         create role ohmmeter_app nosuperuser nobypassrls nocreatedb nocreaterole;
       exception when duplicate_object then null;
       end $$`);
-    await client.query(
-      `alter role ohmmeter_app login password ${client.escapeLiteral(applicationPassword)}`,
-    );
+    await setPassword(client, applicationPassword);
     await migrate(drizzle(client), { migrationsFolder });
   } finally {
     await client.end();
+  }
+}
+
+const mostTries = 10;
+
+/** Roles belong to the whole cluster, and the lock above to one database: another migrator may be at the same role. */
+async function setPassword(client: pg.Client, password: string): Promise<void> {
+  for (let tries = 1; ; tries++) {
+    try {
+      await client.query(
+        `alter role ohmmeter_app login password ${client.escapeLiteral(password)}`,
+      );
+      return;
+    } catch (error) {
+      const isMeanwhile = /tuple concurrently updated/.test(String(error));
+      if (!isMeanwhile || tries === mostTries) throw error;
+    }
   }
 }
 

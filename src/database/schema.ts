@@ -157,3 +157,22 @@ export const entries = pgTable(
     uniqueIndex('entries_by_sequence').on(table.organisationId, table.jobId, table.sequence),
   ],
 );
+
+/**
+ * Words by which jobs and units are found, as core/search makes them. A table of its own, since an index for full text is of
+ * no use under row-level security: its operators might tell what they saw, so that PostgreSQL runs them after the policy.
+ * Plain comparison of text may run before it.
+ */
+export const searchWords = pgTable(
+  'search_words',
+  {
+    organisationId: firm.organisationId,
+    kind: text('kind', { enum: ['job', 'unit'] }).notNull(),
+    word: text('word').notNull(),
+    subjectId: uuid('subject_id').notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.organisationId, table.kind, table.word, table.subjectId] }),
+    index('search_words_of').on(table.organisationId, table.kind, table.subjectId, table.word),
+  ],
+);

@@ -1,14 +1,16 @@
-import { asc, eq } from 'drizzle-orm';
+import { asc, eq, sql } from 'drizzle-orm';
 import type { FirmTransaction } from './client';
 import { organisations, technicians } from './schema';
 
 export type Organisation = typeof organisations.$inferSelect;
 export type Technician = typeof technicians.$inferSelect;
 
+/** Sets up a firm. The first of an installation is served by it from now on; another one only where the owner says so. */
 export async function insertOrganisation(
   transaction: FirmTransaction,
   row: typeof organisations.$inferInsert,
 ): Promise<void> {
+  await transaction.execute(sql`select serve_first_firm(${row.id})`);
   await transaction.insert(organisations).values(row);
 }
 

@@ -1,4 +1,5 @@
 import { currentVersion, type Entry, type JobFile } from '../core/job-file';
+import type { Customer, Site, Unit } from '../database/customers';
 import type { JobWithUnit } from '../database/jobs';
 import type { Technician } from '../database/technicians';
 
@@ -26,33 +27,8 @@ export function jobFileOf(
       timeZone: job.timeZone,
       technician: technician.name,
     },
-    site: {
-      ...envelope?.site,
-      id: site.id,
-      customer: customer.name,
-      address: site.address,
-      supply: {
-        ...envelope?.site?.supply,
-        system: site.supplySystem,
-        nominal: { volt: site.nominalVolt },
-        ...(site.residualCurrentDevice === null
-          ? {}
-          : { residualCurrentDevice: site.residualCurrentDevice }),
-      },
-    },
-    unit: {
-      ...envelope?.unit,
-      id: unit.id,
-      family: unit.family,
-      ...optional({
-        make: unit.make,
-        model: unit.model,
-        serial: unit.serial,
-        manufactured: unit.manufactured,
-        installed: unit.installed,
-      }),
-      plate: unit.plate,
-    },
+    site: siteOf(site, customer, envelope?.site),
+    unit: { ...envelope?.unit, ...unitOf(unit) },
     complaint: job.complaint,
     people,
     instruments: envelope?.instruments ?? technician.instruments,
@@ -60,6 +36,42 @@ export function jobFileOf(
     entries: [...entries],
   };
 }
+
+/** A stored site as a job file says it, with what its own file said beside. */
+export function siteOf(
+  site: Site,
+  customer: Customer,
+  said?: JobFile['site'],
+): NonNullable<JobFile['site']> {
+  return {
+    ...said,
+    id: site.id,
+    customer: customer.name,
+    address: site.address,
+    supply: {
+      ...said?.supply,
+      system: site.supplySystem,
+      nominal: { volt: site.nominalVolt },
+      ...(site.residualCurrentDevice === null
+        ? {}
+        : { residualCurrentDevice: site.residualCurrentDevice }),
+    },
+  };
+}
+
+/** A stored unit as a job file says it. */
+export const unitOf = (unit: Unit): JobFile['unit'] => ({
+  id: unit.id,
+  family: unit.family,
+  ...optional({
+    make: unit.make,
+    model: unit.model,
+    serial: unit.serial,
+    manufactured: unit.manufactured,
+    installed: unit.installed,
+  }),
+  plate: unit.plate,
+});
 
 /** Whose job it is first, then everybody who wrote in its logbook, then those that its file named. */
 function peopleOf(

@@ -1,10 +1,13 @@
-import { v7 as newId } from 'uuid';
+import { v7 as newId, validate as isUuid } from 'uuid';
 import { familyOf, PlateError, type ApplianceFamily } from '../core/appliances';
 import { validatePlate } from '../core/job-file/generated/validators';
 import { complaintProblems, type JobFile, type JobFileProblem, type Plate } from '../core/job-file';
 import type { FirmTransaction } from '../database/client';
-import { insertCustomer, insertSite, insertUnit, listKnownUnits } from '../database/customers';
-import { insertJob } from '../database/jobs';
+
+import { searchWords } from '../core/search';
+import { insertCustomer, insertSite, insertUnit, readUnit } from '../database/customers';
+import { insertJob, readJob } from '../database/jobs';
+import { insertWords } from '../database/search';
 import { readTechnician, readOrganisation } from '../database/technicians';
 import { NotFound, Refused } from './errors';
 import { standingMeanwhile } from './standing-of';
@@ -52,10 +55,13 @@ export async function openCall(
   organisationId: string,
   call: NewCall,
 ): Promise<{ id: string; number: number }> {
+  const earlier = call.id === undefined ? undefined : await readJob(transaction, call.id);
+  // The same call again, whose answer was lost on its way.
+  if (earlier) return { id: earlier.job.id, number: earlier.job.number };
   const organisation = await readOrganisation(transaction);
   const technician = await readTechnician(transaction, call.technicianId);
   if (!organisation || !technician) throw new NotFound('This firm has no such technician.');
-  const { unitId, family, plate, supply } = await unitFor(transaction, organisationId, call);
+  const { unitId, family, plate, supply, words } = await unitFor(transaction, organisationId, call);
   const id = call.id ?? newId();
   const { complaint } = call;
   refuseAnswers(familyOf(family)!, complaint);
@@ -86,19 +92,36 @@ export async function openCall(
     envelope: call.envelope,
     number: call.number,
   });
+  await insertWords(
+    transaction,
+    organisationId,
+    'job',
+    id,
+    searchWords(String(number), ...words, complaint.words),
+  );
   return { id, number };
+}
+
+interface UnitOfCall {
+  readonly unitId: string;
+  readonly family: string;
+  readonly plate: Plate;
+  readonly supply: NewSupply;
+  /** What it is found by. */
+  readonly words: Said;
 }
 
 async function unitFor(
   transaction: FirmTransaction,
   organisationId: string,
   { knownUnitId, newUnit }: NewCall,
-): Promise<{ unitId: string; family: string; plate: Plate; supply: NewSupply }> {
+): Promise<UnitOfCall> {
   if (knownUnitId !== undefined) {
-    const known = (await listKnownUnits(transaction)).find((each) => each.unit.id === knownUnitId);
+    const known = isUuid(knownUnitId) ? await readUnit(transaction, knownUnitId) : undefined;
     if (!known) throw new NotFound('This firm has no such unit.');
-    const { unit, site } = known;
+    const { unit, site, customer } = known;
     return {
+      words: saidOf(customer.name, site.address, unit),
       unitId: unit.id,
       family: unit.family,
       plate: unit.plate,
@@ -152,8 +175,19 @@ async function unitFor(
     manufactured: newUnit.manufactured,
     installed: newUnit.installed,
   });
-  return { unitId, family: family.id, plate, supply: newUnit.supply };
+  const words = saidOf(newUnit.customer, newUnit.address, newUnit);
+  await insertWords(transaction, organisationId, 'unit', unitId, searchWords(...words));
+  return { unitId, family: family.id, plate, supply: newUnit.supply, words };
 }
+
+type Said = readonly (string | null | undefined)[];
+
+/** What a unit is found by. */
+const saidOf = (
+  customer: string,
+  address: string,
+  { make, model, serial }: { make?: string | null; model?: string | null; serial?: string | null },
+): Said => [customer, address, make, model, serial];
 
 /** @throws Refused for a complaint or an answer that the family does not ask for. */
 function refuseAnswers(family: ApplianceFamily, complaint: NewCall['complaint']): void {

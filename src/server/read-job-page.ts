@@ -1,6 +1,6 @@
 import 'server-only';
 import { validate as isUuid } from 'uuid';
-import { liveWorkAllowed, type JobFile } from '../core/job-file';
+import { asSeenBy, type JobFile } from '../core/job-file';
 import type { Organisation, Technician } from '../database/technicians';
 import { NotFound } from './errors';
 import { readJobFile } from './read-job';
@@ -38,17 +38,3 @@ export async function readJobPage(id: string): Promise<JobPage | 'no-firm' | 'no
     throw error;
   }
 }
-
-/** What may be proposed is what the one who looks at it may do; the firm's schools count where the job says nothing. */
-export const asSeenBy = (
-  job: JobFile,
-  { liveWork }: Pick<Technician, 'liveWork'>,
-  { schools }: Pick<Organisation, 'schools'>,
-): JobFile => ({
-  ...job,
-  constraints: {
-    ...job.constraints,
-    liveWork: liveWork && liveWorkAllowed(job),
-    schools: { ...schools, ...job.constraints?.schools },
-  },
-});

@@ -1,3 +1,4 @@
+import { validate as isUuid } from 'uuid';
 import { families, familyOf } from '../core/appliances';
 import type { JobFile } from '../core/job-file';
 import { Refused } from './errors';
@@ -23,6 +24,7 @@ export function readNewCall(sent: unknown): NewCall {
   ) as Record<string, string>;
   const newUnit = fields.newUnit === undefined ? undefined : fieldsOf(fields.newUnit);
   return {
+    ...takenOnDevice(fields),
     technicianId: text(fields.technicianId),
     complaint: {
       kind: complaint.kind as NonNullable<JobFile['complaint']>['kind'],
@@ -42,6 +44,19 @@ export function readNewCall(sent: unknown): NewCall {
       installed: text(newUnit.installed).slice(0, 20) || undefined,
     },
   };
+}
+
+const dayMilliseconds = 86_400_000;
+
+/** A call that was taken without signal brings its id and its time. A clock that is far off is not believed. */
+function takenOnDevice({ id, openedAt }: Fields): Pick<NewCall, 'id' | 'openedAt'> {
+  if (id === undefined) return {};
+  if (typeof id !== 'string' || !isUuid(id)) {
+    throw new Refused([{ pointer: '/id', message: 'The id of a job is a UUID.' }]);
+  }
+  const age = Date.now() - Date.parse(text(openedAt));
+  const isSane = age > -dayMilliseconds && age < 60 * dayMilliseconds;
+  return { id: id.toLowerCase(), ...(isSane ? { openedAt: new Date(text(openedAt)) } : {}) };
 }
 
 /** The family's supply that was chosen; its first where none was. */

@@ -32,21 +32,28 @@ export interface Author {
   readonly technician: Technician;
 }
 
-/**
- * The same for work that changes a job, by whoever is here. What the job stands at is worked out once the transaction is done.
- */
+/** The same, by whoever is here. */
+export async function inFirmAs<T>(
+  work: (transaction: FirmTransaction, author: Author) => Promise<T>,
+): Promise<T | undefined> {
+  const chosen = await chosenTechnician();
+  return inFirm(async (transaction, organisationId) => {
+    const technician = presentOf(await listTechnicians(transaction), chosen);
+    return work(transaction, { organisationId, technician });
+  });
+}
+
+/** The same for work that changes a job. What the job stands at is worked out once the transaction is done. */
 export async function inFirmChanging<T>(
   work: (transaction: FirmTransaction, author: Author) => Promise<T>,
   jobOf: (done: T) => string,
 ): Promise<T | undefined> {
-  const database = applicationDatabase();
-  const chosen = await chosenTechnician();
-  const done = await asInstallation(database, async (transaction, organisationId) => {
-    const technician = presentOf(await listTechnicians(transaction), chosen);
-    return { organisationId, answer: await work(transaction, { organisationId, technician }) };
-  });
+  const done = await inFirmAs(async (transaction, author) => ({
+    organisationId: author.organisationId,
+    answer: await work(transaction, author),
+  }));
   if (!done) return undefined;
-  settleStanding(database, done.organisationId, jobOf(done.answer));
+  settleStanding(applicationDatabase(), done.organisationId, jobOf(done.answer));
   return done.answer;
 }
 

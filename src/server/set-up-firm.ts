@@ -14,7 +14,11 @@ export interface NewFirm {
 }
 
 /** Sets up the firm of this installation with its first technician. */
-export async function setUpFirm(database: Database, firm: NewFirm): Promise<string> {
+export async function setUpFirm(
+  database: Database,
+  firm: NewFirm,
+  organisationId = newId(),
+): Promise<string> {
   const problems = (['name', 'technician'] as const)
     .filter((field) => firm[field].trim() === '')
     .map((field) => ({
@@ -22,7 +26,6 @@ export async function setUpFirm(database: Database, firm: NewFirm): Promise<stri
       message: field === 'name' ? 'What is the firm called?' : 'Who works here?',
     }));
   if (problems.length > 0) throw new Refused(problems);
-  const organisationId = newId();
   await asFirm(database, organisationId, async (transaction) => {
     await insertOrganisation(transaction, {
       id: organisationId,

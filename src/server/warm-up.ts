@@ -21,8 +21,10 @@ const lookMilliseconds = 2000;
 export async function warmUp(): Promise<void> {
   try {
     await settleLeftOver();
-    const rows = (await inFirm((transaction) => listJobs(transaction, mostJobs))) ?? [];
-    const jobs = rows.filter(({ job }) => job.isOpen).map((each) => jobFileOf(each, []));
+    const rows =
+      (await inFirm((transaction) => listJobs(transaction, { isOpen: true, most: mostJobs }))) ??
+      [];
+    const jobs = rows.map((each) => jobFileOf(each, []));
     for (const job of jobs) {
       await quiet();
       const family = familyOfJob(job);

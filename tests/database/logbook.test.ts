@@ -1,4 +1,5 @@
 import { sql } from 'drizzle-orm';
+import { v7 as newId } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { asFirm, DatabaseUnavailable, connect } from '../../src/database/client';
 import { entries, jobs } from '../../src/database/schema';
@@ -66,7 +67,9 @@ const reading = (ohm: number, check = 'upper-element-ohms'): Entry =>
 beforeAll(async () => {
   test = await makeTestDatabase();
   firm = await setUpFirm(test.database, newFirm('One', true));
-  otherFirm = await setUpFirm(test.database, newFirm('Other', false));
+  otherFirm = newId();
+  await test.serve(otherFirm);
+  await setUpFirm(test.database, newFirm('Other', false), otherFirm);
   jobId = await openJob(firm);
 });
 afterAll(() => test.drop());
@@ -190,6 +193,27 @@ describe('one firm', () => {
     expect((await stored(otherFirm, own)).entries).toHaveLength(1);
   });
 
+  it('that this installation does not work for can be named by no statement', async () => {
+    const unserved = newId();
+    await test.owner.query(
+      `insert into organisations (id, name, address, unit_system, time_zone) values ($1, 'Elsewhere', '', 'us', 'UTC')`,
+      [unserved],
+    );
+    const seen = await asFirm(test.database, unserved, (transaction) =>
+      transaction.execute(sql`select current_organisation() as firm, (select count(*)::int from organisations) as n`),
+    );
+    expect(seen.rows).toEqual([{ firm: null, n: 0 }]);
+    const serving = asFirm(test.database, firm, (transaction) =>
+      transaction.execute(sql`insert into served_firms values (${unserved})`),
+    );
+    await expect(serving).rejects.toThrow();
+    await asFirm(test.database, firm, (transaction) =>
+      transaction.execute(sql`select serve_first_firm(${unserved})`),
+    );
+    const after = await test.owner.query('select from served_firms where organisation_id = $1', [unserved]);
+    expect(after.rowCount).toBe(0);
+  });
+
   it('is nobody without being named', async () => {
     const result = await test.database.execute(sql`select count(*)::int as n from jobs`);
     expect(result.rows[0]).toEqual({ n: 0 });
@@ -206,7 +230,8 @@ describe('one firm', () => {
   it('has row-level security forced on every table that names it', async () => {
     const { rows } = await test.owner.query(`
       select c.relname from pg_class c join pg_attribute a on a.attrelid = c.oid
-      where a.attname = 'organisation_id' and c.relkind = 'r' and not (c.relrowsecurity and c.relforcerowsecurity)`);
+      where a.attname = 'organisation_id' and c.relkind = 'r' and not (c.relrowsecurity and c.relforcerowsecurity)
+        and has_any_column_privilege('ohmmeter_app', c.oid, 'select, insert, update')`);
     expect(rows).toEqual([]);
   });
 });

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Entry } from '../../src/core/job-file';
 import { Refused } from '../../src/server/errors';
-import { asSeenBy } from '../../src/server/read-job-page';
+import { asSeenBy } from '../../src/core/job-file';
 import { setConstraints } from '../../src/server/set-constraints';
 import { emptyJob, provedDead, stamp } from '../plates';
 import { electricStorageTwoElement as family } from '../../src/core/appliances/electric-storage-two-element';

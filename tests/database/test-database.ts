@@ -10,6 +10,8 @@ export interface TestDatabase {
   readonly database: Database;
   readonly owner: pg.Pool;
   readonly ownerUrl: string;
+  /** Lets the installation work for one more firm, which only the owner may. */
+  serve(organisationId: string): Promise<void>;
   drop(): Promise<void>;
 }
 
@@ -36,6 +38,9 @@ export async function makeTestDatabase(): Promise<TestDatabase> {
     database,
     owner,
     ownerUrl,
+    async serve(organisationId) {
+      await owner.query('insert into served_firms values ($1)', [organisationId]);
+    },
     async drop() {
       await pool.end();
       await owner.end();

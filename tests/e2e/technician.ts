@@ -1,6 +1,6 @@
 import { expect, type Locator, type Page } from '@playwright/test';
 import { families, familyOfJob, type ApplianceFamily } from '../../src/core/appliances';
-import { foldEntries, type JobFile } from '../../src/core/job-file';
+import { foldEntries, type Entry, type JobFile } from '../../src/core/job-file';
 import { fromKept, unitOf } from '../../src/core/quantities';
 import type { SimulatedAnswer, SimulatedUnit } from '../../src/core/simulation';
 import { capital, complaintWords } from '../../src/features/record/words';
@@ -20,11 +20,16 @@ export interface Call {
 }
 
 /** Opens a job from the call screen and gives its id. */
-export async function openJob(
+export async function openJob(page: Page, call: Call): Promise<string> {
+  await page.goto(`${baseUrl()}/call`);
+  return fillCall(page, call);
+}
+
+/** Fills in the call screen that is open, and gives the id of the job that it opens. */
+export async function fillCall(
   page: Page,
   { kind, customer, watt = '4500', family }: Call,
 ): Promise<string> {
-  await page.goto(`${baseUrl()}/call`);
   if (family !== undefined) await page.getByRole('button', { name: family, exact: true }).click();
   await page.getByRole('button', { name: capital(complaintWords[kind]!), exact: true }).click();
   await page.getByLabel('Customer', { exact: true }).fill(customer);
@@ -35,6 +40,33 @@ export async function openJob(
   await page.waitForURL(/\/jobs\/[0-9a-f-]{36}$/);
   return page.url().split('/').at(-1)!;
 }
+
+/** Where a job is read from. */
+type ReadJob = (page: Page, jobId: string) => Promise<JobFile>;
+
+/** The job as this device has it, sent or not. */
+export const jobOnDevice: ReadJob = (page, jobId) =>
+  page.evaluate(async (id) => {
+    const ask = <T>(request: IDBRequest<T>) =>
+      new Promise<T>((resolve, reject) => {
+        request.onsuccess = () => resolve(request.result);
+        request.onerror = () => reject(new Error(String(request.error)));
+      });
+    const database = await ask(indexedDB.open('ohmmeter'));
+    const store = (name: string) => database.transaction(name).objectStore(name);
+    const own = await ask<{ jobId: string; order: number; entry: Entry }[]>(
+      store('entries').getAll(),
+    );
+    const { job } = (await ask<{ job: JobFile } | undefined>(store('calls').get(id))) ??
+      (await ask<{ job: JobFile } | undefined>(store('jobs').get(id))) ?? { job: undefined };
+    database.close();
+    if (!job) throw new Error('this device has no such job');
+    const fresh = own
+      .filter((each) => each.jobId === id && job.entries.every((e) => e.id !== each.entry.id))
+      .sort((one, other) => one.order - other.order)
+      .map((each) => each.entry);
+    return { ...job, entries: [...job.entries, ...fresh] };
+  }, jobId);
 
 /** The job as the server has it, once everything has been sent. */
 export async function sentJob(page: Page, jobId: string): Promise<JobFile> {
@@ -118,9 +150,10 @@ export async function answerCheck(
   jobId: string,
   check: string,
   unit: SimulatedUnit,
+  read: ReadJob = sentJob,
 ): Promise<void> {
   await doSteps(page);
-  const job = await sentJob(page, jobId);
+  const job = await read(page, jobId);
   const family = familyOfJob(job);
   const present = family.readingState(foldEntries(job.entries, family.catalogue));
   const state = family.impliedState(check, present);
@@ -172,13 +205,18 @@ export async function pressKeys(page: Page, text: string): Promise<void> {
 }
 
 /** Takes the checks that Ohmmeter asks for, as the unit answers them, until there is a verdict. Gives the checks. */
-export async function workOut(page: Page, jobId: string, unit: SimulatedUnit): Promise<string[]> {
+export async function workOut(
+  page: Page,
+  jobId: string,
+  unit: SimulatedUnit,
+  read: ReadJob = sentJob,
+): Promise<string[]> {
   const taken: string[] = [];
   while (taken.length < mostChecks) {
     const check = await currentCheck(page);
     if (!check) return taken;
     taken.push(check);
-    await answerCheck(page, jobId, check, unit);
+    await answerCheck(page, jobId, check, unit, read);
   }
   throw new Error(`no verdict after ${taken.join(', ')}`);
 }

@@ -1,4 +1,5 @@
 export * from './generated/job-types';
+export * from './as-seen-by';
 export * from './catalogue';
 export * from './corrections';
 export { complaintProblems, entryProblems } from './entry-problems';

@@ -58,7 +58,7 @@ export function Bench(props: BenchProps) {
 function OpenBench({ initial, first, system }: BenchProps) {
   const family = useFamily();
   const record = useJobRecord(initial);
-  const { job, waitingCount, sending } = record;
+  const { job } = record;
   const [came] = useState(() => first && { job: initial, answer: first });
   // What this device has not sent yet the server's answer does not know.
   const at = useCheckEntry(family, record, system, record.cameWithMore ? undefined : came);
@@ -169,8 +169,6 @@ function OpenBench({ initial, first, system }: BenchProps) {
       <StateBar
         job={job}
         state={answer?.state}
-        waitingCount={waitingCount}
-        sending={sending}
         isHearing={record.isHearing}
         trouble={record.trouble}
         onMakeSafe={() => setSheet('prove-dead')}

@@ -5,15 +5,13 @@ import type { JobFile, JobState, ProofEnd } from '@/core/job-file';
 import { familyOfJob } from '@/core/appliances';
 import { wordsOf } from '@/features/record/family-words';
 import { clockTime, plateWords, terminalName } from '@/features/record/words';
-import type { SendOutcome } from '@/features/record/send';
+import { KeptNote } from '@/features/device/kept-note';
 import { Wordmark } from '@/ui/marks';
 import { DisconnectedSign, ElectricitySign, WarningSign } from '@/ui/signs';
 
 export interface StateBarProps {
   readonly job: JobFile;
   readonly state: JobState | undefined;
-  readonly waitingCount: number;
-  readonly sending: SendOutcome;
   /** False while this device does not hear what others do on the job. */
   readonly isHearing: boolean;
   /** What is wrong with this device's own store, in words. */
@@ -22,15 +20,7 @@ export interface StateBarProps {
 }
 
 /** Always on top: which job, how the power stands, what is open and lifted, what has not been sent. */
-export function StateBar({
-  job,
-  state,
-  waitingCount,
-  sending,
-  isHearing,
-  trouble,
-  onMakeSafe,
-}: StateBarProps) {
+export function StateBar({ job, state, isHearing, trouble, onMakeSafe }: StateBarProps) {
   const { site, unit, job: head } = job;
   const family = familyOfJob(job);
   const words = wordsOf(family);
@@ -87,7 +77,7 @@ export function StateBar({
             <span className="line-clamp-2">what others do is not seen</span>
           </div>
         )}
-        {waitingCount > 0 && <NotSent count={waitingCount} sending={sending} />}
+        <KeptNote jobId={head.id} />
         <nav
           className="ml-auto flex items-center gap-2 border-l border-hair px-2 lg:px-3"
           aria-label="Job"
@@ -200,24 +190,3 @@ const endings: Readonly<Record<ProofEnd, string>> = {
   'other-person': 'proved by another person',
   left: 'the unit was left since',
 };
-
-function NotSent({ count, sending }: { count: number; sending: SendOutcome }) {
-  const isRefused = sending.kind === 'refused';
-  return (
-    <div
-      className="flex max-w-64 flex-col justify-center border-l border-hair px-3 text-small leading-tight"
-      role="status"
-    >
-      <span className="font-semibold">
-        {isRefused ? 'Not taken by the server' : `${count} kept on this device`}
-      </span>
-      <span className="line-clamp-2">
-        {isRefused
-          ? sending.message
-          : sending.kind === 'waiting'
-            ? 'not sent yet, goes by itself'
-            : 'sending'}
-      </span>
-    </div>
-  );
-}

@@ -1,4 +1,5 @@
 import { families, familyOf, plateLimits, type ApplianceFamily } from '@/core/appliances';
+import type { KnownUnitChoice } from '@/server/known-units';
 import { parseReading, type Quantity, type UnitSystem } from '@/core/quantities';
 
 /** Everything typed on the call screen: one draft, so that a reload loses nothing. */
@@ -7,7 +8,9 @@ export interface CallDraft {
   readonly kind?: string;
   readonly words: string;
   readonly answers: Readonly<Record<string, string | undefined>>;
-  readonly knownUnitId?: string;
+  /** The job's, once a call of this form has been kept on the device. */
+  readonly id?: string;
+  readonly knownUnit?: KnownUnitChoice;
   readonly customer: string;
   readonly address: string;
   readonly volt: string;
@@ -30,7 +33,8 @@ export type TextKey = Exclude<
   | 'family'
   | 'kind'
   | 'answers'
-  | 'knownUnitId'
+  | 'id'
+  | 'knownUnit'
   | 'supply'
   | 'words'
   | 'watts'
@@ -128,7 +132,9 @@ export function callOf(
   system: UnitSystem,
 ) {
   const complaint = { kind: draft.kind, words: draft.words, answers: draft.answers };
-  if (isKnown) return { technicianId, complaint, knownUnitId: draft.knownUnitId };
+  if (isKnown) {
+    return { technicianId, complaint, knownUnitId: draft.knownUnit?.id, newUnit: undefined };
+  }
   const litre = numberOf(draft.volume, 'volume', system);
   const { customer, address, make, model, serial, installed } = draft;
   return {

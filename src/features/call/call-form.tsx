@@ -6,10 +6,11 @@ import { families, familyOf, type ApplianceFamily } from '@/core/appliances';
 import type { UnitSystem } from '@/core/quantities';
 import { complaintWords } from '@/features/record/words';
 import { wordsOf } from '@/features/record/family-words';
+import { KeptNote } from '@/features/device/kept-note';
+import { usePresentTechnician } from '@/features/record/technician-context';
 import { useDraft } from '@/features/record/use-draft';
 import { PageBar } from '@/ui/page-bar';
 import {
-  callOf,
   problemsOf,
   readDraft,
   supplyOf,
@@ -18,20 +19,14 @@ import {
   type TextKey,
 } from './call-draft';
 import { ChoiceGrid, ChoiceRow, Column, Field } from './call-fields';
-import type { KnownUnitChoice } from './known-unit';
+import { KnownUnitField } from './known-unit-field';
+import { openCall } from './open-call';
 import { PlateReadout } from './plate-readout';
 
 /** A new call: the complaint, the questions that split the field, who, where, and the rating plate. */
-export function CallForm({
-  technicianId,
-  knownUnits,
-  system,
-}: {
-  technicianId: string;
-  knownUnits: readonly KnownUnitChoice[];
-  system: UnitSystem;
-}) {
+export function CallForm({ system, timeZone }: { system: UnitSystem; timeZone: string }) {
   const router = useRouter();
+  const technician = usePresentTechnician();
   const [draftText, setDraftText] = useDraft('new-call');
   const [problems, setProblems] = useState<Problems>({});
   const [isSending, setSending] = useState(false);
@@ -40,8 +35,8 @@ export function CallForm({
     setProblems({});
     setDraftText(JSON.stringify({ ...draft, ...change }));
   };
-  const known = knownUnits.find((each) => each.id === draft.knownUnitId);
-  const family = familyOf(known?.family ?? draft.family) ?? families[0]!;
+  const known = draft.knownUnit;
+  const family = familyOf(known?.unit.family ?? draft.family) ?? families[0]!;
   const words = wordsOf(family);
   const asked = family.questionIds.filter((each) => each !== 'complaint');
 
@@ -54,37 +49,19 @@ export function CallForm({
       return;
     }
     setSending(true);
-    try {
-      const response = await fetch('/api/jobs', {
-        method: 'POST',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify(callOf(family, draft, technicianId, known !== undefined, system)),
-      });
-      const answer = (await response.json()) as {
-        id?: string;
-        message?: string;
-        problems?: { pointer: string; message: string }[];
-      };
-      if (response.ok && answer.id) {
-        setDraftText('');
-        router.push(`/jobs/${answer.id}`);
-        return;
-      }
-      setProblems({
-        form:
-          answer.problems?.map((each) => each.message).join(' ') ?? answer.message ?? 'Not taken.',
-      });
-    } catch {
-      setProblems({
-        form: 'No connection to the server. The call is kept here: try again when there is signal.',
-      });
+    const opened = await openCall(family, draft, technician, { system, timeZone });
+    if (opened.kind === 'open') {
+      setDraftText('');
+      router.push(`/jobs/${opened.id}`);
+      return;
     }
+    setProblems({ form: opened.message });
     setSending(false);
   };
 
   return (
     <div className="min-h-dvh bg-sheet">
-      <PageBar>
+      <PageBar note={<KeptNote />}>
         <h1 className="text-title font-semibold">New call</h1>
       </PageBar>
       <main>
@@ -143,21 +120,7 @@ export function CallForm({
             </p>
           </Column>
           <Column title="Who, where, which unit">
-            <Field id="unit" label="A unit you know">
-              <select
-                id="field-unit"
-                className="field"
-                value={draft.knownUnitId ?? ''}
-                onChange={(event) => set({ knownUnitId: event.target.value || undefined })}
-              >
-                <option value="">a new customer or unit</option>
-                {knownUnits.map(({ id, label }) => (
-                  <option key={id} value={id}>
-                    {label}
-                  </option>
-                ))}
-              </select>
-            </Field>
+            <KnownUnitField chosen={known} onChoose={(knownUnit) => set({ knownUnit })} />
             {!known && (
               <NewUnitFields
                 family={family}

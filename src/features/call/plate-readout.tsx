@@ -1,8 +1,8 @@
 import { elementOhm, type ApplianceFamily } from '@/core/appliances';
 import { valueText, type UnitSystem } from '@/core/quantities';
 import { plateWords } from '@/features/record/words';
+import type { KnownUnitChoice } from '@/server/known-units';
 import { numberOf, supplyOf, voltText, wattText, type CallDraft } from './call-draft';
-import type { KnownUnitChoice } from './known-unit';
 
 /** What the plate means: expected ohms and amps, as it is typed. */
 export function PlateReadout({
@@ -16,9 +16,12 @@ export function PlateReadout({
   known: KnownUnitChoice | undefined;
   system: UnitSystem;
 }) {
-  const volt = known?.volt ?? numberOf(voltText(family, draft), 'voltage-ac', system);
+  const volt =
+    known?.unit.plate.rated.volt ?? numberOf(voltText(family, draft), 'voltage-ac', system);
   const watts = family.elements.map(
-    ({ id }) => known?.watts[id] ?? numberOf(wattText(family, draft, id), 'power', system),
+    ({ id }) =>
+      known?.unit.plate.elements[id]?.watt ??
+      numberOf(wattText(family, draft, id), 'power', system),
   );
   if (!volt || watts.some((each) => !each)) {
     return (
@@ -27,7 +30,7 @@ export function PlateReadout({
       </p>
     );
   }
-  const nominalVolt = known?.nominalVolt ?? supplyOf(family, draft).nominalVolt;
+  const nominalVolt = known?.site.supply?.nominal?.volt ?? supplyOf(family, draft).nominalVolt;
   const elements = Object.fromEntries(
     family.elements.map(({ id }, k) => [id, { watt: watts[k]! }]),
   );

@@ -2,7 +2,7 @@
 
 import { useCallback, useEffect, useState } from 'react';
 import type { Constraints, JobFile } from '@/core/job-file';
-import { keepConstraints, keptConstraints } from './send-constraints';
+import { keepConstraints, keptConstraints } from '@/features/device/send-constraints';
 
 /** What was set on this device counts at once, and is kept until the server has taken it. */
 export function useConstraints(initial: JobFile): {

@@ -1,7 +1,7 @@
 'use client';
 
 import { useCallback, useEffect, useState } from 'react';
-import { readDraft, writeDraft } from './store';
+import { readDraft, writeDraft } from '@/features/device/store';
 
 /** Text that survives a reload: kept on this device with every key, cleared when it is entered. */
 export function useDraft(key: string): [text: string, setText: (text: string) => void] {

@@ -4,9 +4,10 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { v7 as newId } from 'uuid';
 import type { Constraints, Entry, JobFile } from '@/core/job-file';
 import { mergeEntries, stampAfter } from './merge-entries';
-import { oneRoundAtATime } from './one-round';
-import { sendStraight, sendWaiting, type SendOutcome } from './send';
-import { keepEntries, keptEntries, watchKept } from './store';
+import { keepJob } from '@/features/device/kept-jobs';
+import { sendWhatWaits } from '@/features/device/outbox';
+import { sendStraight } from '@/features/device/send';
+import { keepEntries, keptEntries, watchStore, type KeptEntry } from '@/features/device/store';
 import { usePresentTechnician } from './technician-context';
 import { useConstraints } from './use-constraints';
 import { useReceived } from './use-received';
@@ -25,8 +26,6 @@ export interface JobRecord {
   readonly isReady: boolean;
   /** True where this device came with entries that the page's job does not have. */
   readonly cameWithMore: boolean;
-  readonly waitingCount: number;
-  readonly sending: SendOutcome;
   /** False while this device does not hear what others do on the job. */
   readonly isHearing: boolean;
   /**
@@ -39,8 +38,6 @@ export interface JobRecord {
   /** Sets what the technician may and can do; gives the reason where it was refused. */
   constrain(constraints: Constraints): Promise<string | undefined>;
 }
-
-const retryMilliseconds = 4000;
 
 const notKept =
   'NOT entered: this device could not keep it (its storage is full or closed), and the server has not taken it. Write it down, free some room, then enter it again.';
@@ -58,54 +55,27 @@ export function useJobRecord(initial: JobFile): JobRecord {
   const [straight, setStraight] = useState<readonly Entry[]>([]);
   const [isReady, setReady] = useState(false);
   const [came, setCame] = useState<readonly Entry[]>([]);
-  const [waitingCount, setWaitingCount] = useState(0);
   const [trouble, setTrouble] = useState<string>();
-  const [sending, setSending] = useState<SendOutcome>({ kind: 'all-sent' });
-  const send = useMemo(
-    () =>
-      oneRoundAtATime(async () => {
-        try {
-          const outcome = await sendWaiting(jobId);
-          const kept = await keptEntries(jobId);
-          setSending(outcome);
-          setWaitingCount(kept.filter((each) => each.state !== 'sent').length);
-        } catch {
-          // Without a store of its own nothing waits on this device; `append` has said so.
-        }
-      }),
-    [jobId],
-  );
 
   // Also told of what another tab of this browser writes, without the server.
   useEffect(() => {
     let isFirst = true;
-    return watchKept(
-      jobId,
+    return watchStore(
+      () => keptEntries(jobId),
       (kept) => {
-        const entries = kept.filter((each) => each.state !== 'refused').map((each) => each.entry);
-        setOwn(entries);
-        setWaitingCount(kept.filter((each) => each.state !== 'sent').length);
+        const entries = kept.filter(counts).map((each) => each.entry);
+        const present = new Set(kept.map((each) => each.id));
+        // What has left the store the server has; until this page hears so from the server it still counts here.
+        setOwn((before) => [...before.filter(({ id }) => !present.has(id)), ...entries]);
         if (!isFirst) return;
         isFirst = false;
         setCame(entries);
         setReady(true);
-        void send();
       },
       // Without a store of its own the device works on what the server has.
       () => setReady(true),
     );
-  }, [jobId, send]);
-
-  useEffect(() => {
-    if (sending.kind !== 'waiting') return;
-    const timer = setInterval(() => void send(), retryMilliseconds);
-    const onOnline = () => void send();
-    window.addEventListener('online', onOnline);
-    return () => {
-      clearInterval(timer);
-      window.removeEventListener('online', onOnline);
-    };
-  }, [sending.kind, send]);
+  }, [jobId]);
 
   const entries = useMemo(
     () => mergeEntries([initial.entries, received, straight], own),
@@ -146,12 +116,13 @@ export function useJobRecord(initial: JobFile): JobRecord {
         return true;
       }
       setOwn((before) => [...before, ...made.filter(({ id }) => before.every((e) => e.id !== id))]);
-      void send();
+      void sendWhatWaits();
       return true;
     },
-    [technician.id, jobId, send],
+    [technician.id, jobId],
   );
 
+  useKeptJob(initial, received);
   const known = useMemo(() => new Set(initial.entries.map((each) => each.id)), [initial]);
   const cameWithMore = came.some((each) => !known.has(each.id));
   const job = useMemo(
@@ -163,11 +134,27 @@ export function useJobRecord(initial: JobFile): JobRecord {
     job,
     isReady,
     cameWithMore,
-    waitingCount,
-    sending,
     isHearing,
     append,
     trouble,
     constrain,
   };
+}
+
+/** What the server would not take, and what somebody struck, counts for nothing. */
+const counts = ({ state }: KeptEntry): boolean => state === 'waiting' || state === 'sent';
+
+/** Several entries that come together are kept together. */
+const keepDelayMilliseconds = 500;
+
+/** Keeps the job on this device as the server has it, so that its pages open without the server. */
+function useKeptJob(initial: JobFile, received: readonly Entry[]): void {
+  const asServed = useMemo(
+    () => ({ ...initial, entries: [...mergeEntries([initial.entries, received], [])] }),
+    [initial, received],
+  );
+  useEffect(() => {
+    const timer = setTimeout(() => void keepJob(asServed), keepDelayMilliseconds);
+    return () => clearTimeout(timer);
+  }, [asServed]);
 }

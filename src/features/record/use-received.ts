@@ -2,7 +2,7 @@
 
 import { useEffect, useRef, useState } from 'react';
 import type { Entry } from '@/core/job-file';
-import { oneRoundAtATime } from './one-round';
+import { oneRoundAtATime } from '@/features/device/one-round';
 
 /** What other devices wrote on a job since the page came, and whether this device would hear of it. */
 export interface Received {

@@ -19,7 +19,7 @@ import { VerdictSection } from './verdict-section';
 /** From the verdict through the repair to its proof, and the closing of the job. */
 export function RepairPage({ initial, system }: { initial: JobFile; system: UnitSystem }) {
   const record = useJobRecord(initial);
-  const { job, isReady, waitingCount, sending, append } = record;
+  const { job, isReady, append } = record;
   const { answer } = useBenchAnswer(job, isReady, undefined);
   const [isProving, setProving] = useState(false);
   return (
@@ -29,8 +29,6 @@ export function RepairPage({ initial, system }: { initial: JobFile; system: Unit
         <StateBar
           job={job}
           state={answer?.state}
-          waitingCount={waitingCount}
-          sending={sending}
           isHearing={record.isHearing}
           trouble={record.trouble}
           onMakeSafe={() => setProving(true)}

@@ -3,8 +3,8 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
-import { sendWaiting } from '@/features/record/send';
-import { keptEntries } from '@/features/record/store';
+import { KeptNote } from '@/features/device/kept-note';
+import { keptEntries, watchStore } from '@/features/device/store';
 import { PageBar } from '@/ui/page-bar';
 
 /** What can be done with a report: print it, take its job file, go back. */
@@ -20,11 +20,11 @@ export function ReportBar({
 }) {
   const missing = useMissing(jobId, known);
   return (
-    <PageBar>
+    <PageBar note={<KeptNote jobId={jobId} />}>
       <span className="text-title font-semibold">{number}</span>
       {missing > 0 && (
         <span role="status" className="text-small font-medium">
-          {missing} kept on this device, not in this report yet
+          {missing} not in this report yet: kept on this device
         </span>
       )}
       <nav className="ml-auto flex flex-wrap gap-2" aria-label="Report">
@@ -49,31 +49,20 @@ export function ReportBar({
   );
 }
 
-const retryMilliseconds = 4000;
-
-/** How many entries of this device the report does not know yet; they are sent, then the report is read again. */
+/** How many entries of this device the report does not know yet; once they are sent the report is read again. */
 function useMissing(jobId: string, known: readonly string[]): number {
   const router = useRouter();
   const [missing, setMissing] = useState(0);
   useEffect(() => {
-    let isGone = false;
-    const look = async () => {
-      const inReport = new Set(known);
-      const kept = (await keptEntries(jobId)).filter(
-        (each) => each.state !== 'refused' && !inReport.has(each.id),
-      );
-      if (isGone) return;
-      setMissing(kept.length);
-      if (kept.length === 0) return;
-      const outcome = await sendWaiting(jobId);
-      if (!isGone && outcome.kind !== 'waiting') router.refresh();
-    };
-    void look();
-    const timer = setInterval(() => void look(), retryMilliseconds);
-    return () => {
-      isGone = true;
-      clearInterval(timer);
-    };
+    const inReport = new Set(known);
+    return watchStore(
+      () => keptEntries(jobId),
+      (kept) => {
+        const notThere = kept.filter((each) => !inReport.has(each.id));
+        setMissing(notThere.filter((each) => each.state === 'waiting').length);
+        if (notThere.some((each) => each.state === 'sent')) router.refresh();
+      },
+    );
   }, [jobId, known, router]);
   return missing;
 }

@@ -1,5 +1,5 @@
 import { familyOfJob } from '@/core/appliances';
-import { diagnoseJob } from '@/core/job-diagnosis';
+import { diagnoseJob, type DiagnosisOptions } from '@/core/job-diagnosis';
 import { inOrder, lastVerdict, type JobFile, type JobState } from '@/core/job-file';
 import { valueText, type UnitSystem } from '@/core/quantities';
 import type { Organisation } from '@/database/technicians';
@@ -11,9 +11,18 @@ import { ReportVerdict } from './report-verdict';
 import { ScaldStrip } from './scald-strip';
 
 /** The report that the customer gets: readings with their bands, verdict, work, settings, cautions, what is next. */
-export function Report({ job, organisation }: { job: JobFile; organisation: Organisation }) {
+export function Report({
+  job,
+  organisation,
+  depth,
+}: {
+  job: JobFile;
+  organisation: Organisation;
+  /** A device by itself looks one step ahead: the tables for more are with the server. */
+  depth?: DiagnosisOptions['depth'];
+}) {
   const system = organisation.unitSystem;
-  const open = diagnoseJob(job);
+  const open = diagnoseJob(job, { depth });
   const { state } = open;
   const zone = job.job.timeZone;
   const last = inOrder(job.entries).at(-1);

@@ -6,9 +6,12 @@ import { useRouter } from 'next/navigation';
 export function TechnicianChoice({
   technicians,
   chosen,
+  isFixed,
 }: {
   technicians: readonly { readonly id: string; readonly name: string }[];
   chosen: string;
+  /** True without connection: who works here is kept by the server. */
+  isFixed: boolean;
 }) {
   const router = useRouter();
   return (
@@ -16,6 +19,7 @@ export function TechnicianChoice({
       className="field w-auto"
       aria-label="Technician"
       value={chosen}
+      disabled={isFixed}
       onChange={(event) => {
         void fetch('/api/technician', {
           method: 'POST',

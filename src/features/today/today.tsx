@@ -18,31 +18,57 @@ import { minutesText } from '@/features/bench/step-words';
 import { PageBar } from '@/ui/page-bar';
 import { PatternDefinitions, SuspectStrip } from '@/ui/patterns';
 import { StageTrack } from '@/ui/stage-track';
+import { KeptNote } from '@/features/device/kept-note';
+import { FindJobs } from './find-jobs';
 import { HouseRules } from './house-rules';
 import { ImportButton } from './import-button';
+import { JobPages } from './job-pages';
 import { TechnicianChoice } from './technician-choice';
 import { ThemeChoice } from './theme-choice';
+
+/** One list of Today: a page of it, and how many there are. */
+export interface ListedJobs {
+  readonly rows: readonly JobWithUnit[];
+  readonly count: number;
+  /** Counted from 1. */
+  readonly page: number;
+}
+
+export interface TodayProps {
+  readonly session: Session;
+  readonly open: ListedJobs;
+  readonly closed: ListedJobs;
+  /** Of the open ones. */
+  readonly waitingCount: number;
+  /** The words that were looked for, as they were typed. */
+  readonly find: string;
+  readonly now: Date;
+  readonly theme: string | undefined;
+  /** When the list was last got from the server, where it is not from there now. */
+  readonly keptAt?: number;
+  /** Above the lists. */
+  readonly before?: ReactNode;
+}
 
 /** The open and the closed jobs: what each stands at, how sure, what it waits for. */
 export function Today({
   session,
-  jobs,
+  open,
+  closed,
+  waitingCount,
+  find,
   now,
   theme,
-}: {
-  session: Session;
-  jobs: readonly JobWithUnit[];
-  now: Date;
-  theme: string | undefined;
-}) {
+  keptAt,
+  before,
+}: TodayProps) {
   const { organisation, technicians, technician } = session;
-  const open = jobs.filter((each) => each.job.isOpen);
-  const closed = jobs.filter((each) => !each.job.isOpen);
-  const waiting = open.filter((each) => each.job.standing.stage === 'waiting').length;
+  const shared = { technicianId: technician.id, timeZone: organisation.timeZone, now };
+  const pages = { find, open: open.page, closed: closed.page };
   return (
     <div className="min-h-dvh bg-sheet">
       <PatternDefinitions />
-      <PageBar>
+      <PageBar note={<KeptNote />}>
         <span className="hidden text-small sm:inline">{organisation.name}</span>
         <div className="ml-auto flex items-center gap-2">
           <div className="hidden gap-2 lg:flex">
@@ -52,6 +78,7 @@ export function Today({
           <TechnicianChoice
             technicians={technicians.map(({ id, name }) => ({ id, name }))}
             chosen={technician.id}
+            isFixed={keptAt !== undefined}
           />
           <Link href="/call" className="button button-act">
             New call
@@ -64,33 +91,39 @@ export function Today({
             {longDate(now, organisation.timeZone)}
           </h1>
           <p>
-            <Count n={open.length} word="open" /> <Count n={waiting} word="waiting for a part" />{' '}
-            <Count n={closed.length} word="closed" />
+            <Count n={open.count} word="open" />{' '}
+            <Count n={waitingCount} word="waiting for a part" />{' '}
+            <Count n={closed.count} word="closed" />
           </p>
-          <span className="ml-auto hidden lg:block">
+          <FindJobs find={find} />
+          <span className="hidden lg:block">
             <ImportButton />
           </span>
         </div>
-        {jobs.length === 0 ? (
-          <Empty />
+        {keptAt !== undefined && (
+          <p role="status" className="mx-5 mb-2 border-l-4 border-rule pl-3 text-small font-medium">
+            No connection. These are the open jobs as they were at{' '}
+            {clockTime(new Date(keptAt), organisation.timeZone)}; closed ones are with the server.
+          </p>
+        )}
+        {before}
+        {open.count + closed.count === 0 ? (
+          find === '' ? (
+            <Empty />
+          ) : (
+            <p className="px-5 py-8 text-lead" role="status">
+              No job has all these words: {find}.{' '}
+              <Link href="/" className="link">
+                All jobs
+              </Link>
+            </p>
+          )
         ) : (
           <>
-            <JobList
-              title="Open"
-              jobs={open}
-              technicianId={technician.id}
-              timeZone={organisation.timeZone}
-              now={now}
-            />
-            {closed.length > 0 && (
-              <JobList
-                title="Closed"
-                jobs={closed}
-                technicianId={technician.id}
-                timeZone={organisation.timeZone}
-                now={now}
-              />
-            )}
+            <JobList title="Open" jobs={open.rows} {...shared} />
+            <JobPages title="Open" list="open" {...open} pages={pages} />
+            {closed.rows.length > 0 && <JobList title="Closed" jobs={closed.rows} {...shared} />}
+            <JobPages title="Closed" list="closed" {...closed} pages={pages} />
           </>
         )}
         <div className="flex flex-wrap items-center gap-3 px-5 pb-6 lg:hidden">

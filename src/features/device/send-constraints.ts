@@ -1,5 +1,5 @@
 import type { Constraints } from '@/core/job-file';
-import { constraintsDraftKey, forgetDraft, readDraft, writeDraft } from './store';
+import { constraintsDraftKey, deviceStore, forgetDraft, readDraft, writeDraft } from './store';
 
 const patienceMilliseconds = 15_000;
 
@@ -24,6 +24,13 @@ export async function keptConstraints(jobId: string): Promise<Constraints | unde
   return JSON.parse(text) as Constraints;
 }
 
+/** Sends what was set on any job and has not been taken yet. */
+export async function sendKeptConstraints(): Promise<void> {
+  const prefix = constraintsDraftKey('');
+  const kept = await deviceStore().drafts.where('key').startsWith(prefix).toArray();
+  await Promise.all(kept.map(({ key, text }) => inTurn(key.slice(prefix.length), text)));
+}
+
 function inTurn(jobId: string, text: string): Promise<string | undefined> {
   const send = () => sendUnlessReplaced(jobId, text);
   const sent = last.then(send, send);
@@ -34,6 +41,8 @@ function inTurn(jobId: string, text: string): Promise<string | undefined> {
 async function sendUnlessReplaced(jobId: string, text: string): Promise<string | undefined> {
   const key = constraintsDraftKey(jobId);
   if ((await readDraft(key)) !== text) return undefined;
+  // The server does not know the job yet: it goes once the call has.
+  if (await deviceStore().calls.get(jobId)) return undefined;
   try {
     const response = await fetch(`/api/jobs/${jobId}/constraints`, {
       method: 'PUT',
@@ -50,7 +59,7 @@ async function sendUnlessReplaced(jobId: string, text: string): Promise<string |
     };
     return problems?.map((each) => each.message).join(' ') ?? message ?? 'Not taken.';
   } catch {
-    // No connection: it stays kept here and goes with the next opening of the job.
+    // No connection: it stays kept here and goes with whatever is sent next.
     return undefined;
   }
 }

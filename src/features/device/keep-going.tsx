@@ -1,0 +1,41 @@
+'use client';
+
+import { useEffect, useState } from 'react';
+
+/**
+ * On every page: sends what waits, keeps on this device what its pages need without the server, and says when there is a
+ * newer version. Its code comes after the page.
+ */
+export function KeepGoing() {
+  const [isNewer, setNewer] = useState(false);
+  useEffect(() => {
+    let end: (() => void) | undefined;
+    let isGone = false;
+    const start = () =>
+      void import('./start').then(({ startKeeping }) => {
+        if (!isGone) end = startKeeping(() => setNewer(true));
+      });
+    if (document.readyState === 'complete') start();
+    else window.addEventListener('load', start, { once: true });
+    return () => {
+      isGone = true;
+      window.removeEventListener('load', start);
+      end?.();
+    };
+  }, []);
+  if (!isNewer) return null;
+  return (
+    <p
+      role="status"
+      className="no-print fixed right-3 bottom-3 z-30 flex items-center gap-3 border-2 border-rule bg-sheet px-3 py-2 text-small"
+    >
+      A newer version of Ohmmeter is here. What you typed stays.
+      <button type="button" className="button" onClick={() => window.location.reload()}>
+        Use it now
+      </button>
+      <button type="button" className="link min-h-11" onClick={() => setNewer(false)}>
+        Later
+      </button>
+    </p>
+  );
+}

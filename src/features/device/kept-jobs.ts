@@ -1,0 +1,45 @@
+import type { JobFile } from '@/core/job-file';
+import { deviceStore, type KeptJob } from './store';
+
+/** Jobs beyond so many leave the device again, those first that were not looked at for longest. */
+const mostJobs = 60;
+
+/** In the place of a job's number, until the server has given it one. */
+export const notNumbered = 'new';
+
+/**
+ * Keeps a job as the server has it. What this device had written and the server now has needs no keeping of its own any more.
+ * A device without a store of its own keeps nothing; its pages then need the server.
+ */
+export async function keepJob(job: JobFile): Promise<void> {
+  const { id } = job.job;
+  const store = deviceStore();
+  const known = new Set(job.entries.map((each) => each.id));
+  try {
+    await store.transaction('rw', store.jobs, store.entries, store.calls, async () => {
+      // A job whose call is still on its way is kept with that call.
+      if (await store.calls.get(id)) return;
+      const number =
+        job.job.number === notNumbered ? (await store.jobs.get(id))?.job.job.number : undefined;
+      const numbered = number === undefined ? job : { ...job, job: { ...job.job, number } };
+      await store.jobs.put({ id, job: numbered, keptAt: Date.now() });
+      const sent = await store.entries.where('[jobId+state]').equals([id, 'sent']).primaryKeys();
+      await store.entries.bulkDelete(sent.filter((each) => known.has(each)));
+      const tooMany = (await store.jobs.count()) - mostJobs;
+      if (tooMany <= 0) return;
+      const oldest = await store.jobs.orderBy('keptAt').limit(tooMany).primaryKeys();
+      await store.jobs.bulkDelete(oldest);
+    });
+  } catch {
+    // Full or closed: `append` says so where it matters.
+  }
+}
+
+/** A job as this device has it: as the server last showed it, or as its call was taken here. */
+export async function keptJob(id: string): Promise<JobFile | undefined> {
+  const store = deviceStore();
+  return ((await store.calls.get(id)) ?? (await store.jobs.get(id)))?.job;
+}
+
+export const keptJobs = (): Promise<KeptJob[]> =>
+  deviceStore().jobs.orderBy('keptAt').reverse().toArray();

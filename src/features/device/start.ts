@@ -1,0 +1,50 @@
+import { prepareForNoSignal } from './kept-firm';
+import { runOutbox } from './outbox';
+
+const lookForNewerMilliseconds = 30 * 60_000;
+/** The page comes first; what is kept for later is fetched once it has had its time. */
+const prepareDelayMilliseconds = 1500;
+
+/**
+ * Starts what every page does beside its own work.
+ * @param onNewer told once a newer version has taken over behind an open page.
+ * @returns what ends it.
+ */
+export function startKeeping(onNewer: () => void): () => void {
+  const endOutbox = runOutbox();
+  const timer = setTimeout(() => void prepareForNoSignal(), prepareDelayMilliseconds);
+  const endWorker = runServiceWorker(onNewer);
+  return () => {
+    endOutbox();
+    clearTimeout(timer);
+    endWorker();
+  };
+}
+
+/** A build has a service worker; a page that reloads while one edits has none. */
+function runServiceWorker(onNewer: () => void): () => void {
+  if (!('serviceWorker' in navigator) || process.env.NODE_ENV !== 'production') {
+    return () => undefined;
+  }
+  const { serviceWorker } = navigator;
+  const hadOne = serviceWorker.controller !== null;
+  const onChange = () => {
+    if (hadOne) onNewer();
+  };
+  serviceWorker.addEventListener('controllerchange', onChange);
+  let timer: ReturnType<typeof setInterval> | undefined;
+  serviceWorker
+    .register('/service-worker.js', { updateViaCache: 'none' })
+    .then((registration) => {
+      timer = setInterval(
+        () => void registration.update().catch(() => undefined),
+        lookForNewerMilliseconds,
+      );
+    })
+    // Private windows and full devices have none: the pages then need the server.
+    .catch(() => undefined);
+  return () => {
+    clearInterval(timer);
+    serviceWorker.removeEventListener('controllerchange', onChange);
+  };
+}

@@ -1,0 +1,147 @@
+import Dexie, { liveQuery, type EntityTable } from 'dexie';
+import type { Entry, JobFile } from '@/core/job-file';
+
+/**
+ * How something written here stands: it waits until the server has it; is `refused` where the server would not take it; is
+ * `struck` where somebody decided that it is not to be sent. Nothing leaves the list by itself but what the server has.
+ */
+export type KeptState = 'waiting' | 'sent' | 'refused' | 'struck';
+
+/** An entry on this device. */
+export interface KeptEntry {
+  readonly id: string;
+  readonly jobId: string;
+  readonly entry: Entry;
+  /** Order of writing on this device. */
+  readonly order: number;
+  state: KeptState;
+  problem?: string;
+}
+
+/** A call that was taken on this device and has not reached the server. */
+export interface KeptCall {
+  /** The job's. */
+  readonly id: string;
+  /** As the server takes it. */
+  readonly body: string;
+  /** The form as it was typed, so that a refused call can be mended. */
+  readonly draft: string;
+  /** The job as this device works on it until the server has numbered it. */
+  readonly job: JobFile;
+  readonly order: number;
+  state: KeptState;
+  problem?: string;
+}
+
+/** A job as the server last showed it to this device. */
+export interface KeptJob {
+  readonly id: string;
+  readonly job: JobFile;
+  /** When it was last opened or fetched, in milliseconds. */
+  readonly keptAt: number;
+}
+
+/** What a page was made from when the server last answered, by the page's name. */
+export interface KeptPage {
+  readonly name: string;
+  readonly keptAt: number;
+  readonly content: unknown;
+}
+
+/** What was typed and not entered yet, by the field it stands in. */
+export interface Draft {
+  readonly key: string;
+  readonly text: string;
+}
+
+type Store = Dexie & {
+  entries: EntityTable<KeptEntry, 'id'>;
+  drafts: EntityTable<Draft, 'key'>;
+  calls: EntityTable<KeptCall, 'id'>;
+  jobs: EntityTable<KeptJob, 'id'>;
+  pages: EntityTable<KeptPage, 'name'>;
+};
+
+let opened: Store | undefined;
+
+/** The device's own store, opened at the first use. */
+export function deviceStore(): Store {
+  if (!opened) {
+    opened = new Dexie('ohmmeter') as Store;
+    opened.version(1).stores({ entries: 'id, jobId, [jobId+state], state', drafts: 'key' });
+    opened.version(2).stores({ calls: 'id, state', jobs: 'id, keptAt', pages: 'name' });
+  }
+  return opened;
+}
+
+/** A store that says nothing for so long is taken not to answer at all. */
+const longestKeepMilliseconds = 3000;
+
+/** @throws where the store does not answer in time. */
+export async function inTime<T>(kept: PromiseLike<T>): Promise<T> {
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const tooLong = new Promise<never>((_, reject) => {
+    timer = setTimeout(
+      () => reject(new Error('the store of this device does not answer')),
+      longestKeepMilliseconds,
+    );
+  });
+  return Promise.race([kept, tooLong]).finally(() => clearTimeout(timer));
+}
+
+/**
+ * Keeps entries on this device.
+ * @throws where the store is full, closed, or does not answer.
+ */
+export async function keepEntries(jobId: string, added: readonly Entry[]): Promise<void> {
+  const now = Date.now();
+  await inTime(
+    deviceStore().entries.bulkAdd(
+      added.map((entry, index) => ({
+        id: entry.id,
+        jobId,
+        entry,
+        order: now * 1000 + index,
+        state: 'waiting' as const,
+      })),
+    ),
+  );
+}
+
+export async function keptEntries(jobId: string): Promise<KeptEntry[]> {
+  const kept = await deviceStore().entries.where('jobId').equals(jobId).toArray();
+  return kept.sort((one, other) => one.order - other.order);
+}
+
+/**
+ * Tells what a question to the store is answered, at once and whenever that changes, in whichever tab of this browser.
+ * @returns what ends it.
+ */
+export function watchStore<T>(
+  ask: () => Promise<T>,
+  tell: (answer: T) => void,
+  onFailure: () => void = () => undefined,
+): () => void {
+  const watching = liveQuery(ask).subscribe({ next: tell, error: onFailure });
+  return () => watching.unsubscribe();
+}
+
+export async function readDraft(key: string): Promise<string> {
+  return (await deviceStore().drafts.get(key))?.text ?? '';
+}
+
+export async function writeDraft(key: string, text: string): Promise<void> {
+  if (text === '') await deviceStore().drafts.delete(key);
+  else await deviceStore().drafts.put({ key, text });
+}
+
+/** Forgets a draft, unless something else was written meanwhile. */
+export async function forgetDraft(key: string, text: string): Promise<void> {
+  await deviceStore()
+    .drafts.where('key')
+    .equals(key)
+    .and((each) => each.text === text)
+    .delete();
+}
+
+export const constraintsDraftKey = (jobId: string) => `constraints ${jobId}`;

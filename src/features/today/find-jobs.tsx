@@ -1,0 +1,30 @@
+import Form from 'next/form';
+import Link from 'next/link';
+import { Search } from 'lucide-react';
+
+/** Finds jobs by words: customer, street, number, make, model, serial, what the customer said. */
+export function FindJobs({ find }: { find: string }) {
+  return (
+    <Form action="/" role="search" className="ml-auto flex items-center gap-2">
+      <input
+        type="search"
+        name="find"
+        defaultValue={find}
+        key={find}
+        maxLength={200}
+        autoComplete="off"
+        className="field w-52 lg:w-64"
+        aria-label="Find jobs by name, street, number or serial"
+        placeholder="name, street, number, serial"
+      />
+      <button type="submit" className="button" aria-label="Find">
+        <Search size={20} aria-hidden="true" />
+      </button>
+      {find !== '' && (
+        <Link href="/" className="link flex min-h-11 items-center">
+          All
+        </Link>
+      )}
+    </Form>
+  );
+}

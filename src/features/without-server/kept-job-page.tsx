@@ -1,0 +1,37 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+import { useMemo, useState } from 'react';
+import { asSeenBy, type JobFile } from '@/core/job-file';
+import type { Organisation } from '@/database/technicians';
+import { usePresentTechnician } from '@/features/record/technician-context';
+
+const Bench = dynamic(() => import('@/features/bench/bench').then((each) => each.Bench));
+const RepairPage = dynamic(() =>
+  import('@/features/repair/repair').then((each) => each.RepairPage),
+);
+const KeptReport = dynamic(() => import('./kept-report').then((each) => each.KeptReport));
+
+/** A page of a job from what this device keeps. */
+export function KeptJobPage({
+  job,
+  page,
+  organisation,
+}: {
+  job: JobFile;
+  page: 'bench' | 'repair' | 'report';
+  organisation: Organisation;
+}) {
+  const technician = usePresentTechnician();
+  // The page is about the job as it was opened; what comes later it hears of itself, but for the number that a call gets.
+  const [opened] = useState(job);
+  const { number } = job.job;
+  const initial = useMemo(
+    () => asSeenBy({ ...opened, job: { ...opened.job, number } }, technician, organisation),
+    [opened, number, technician, organisation],
+  );
+  const system = organisation.unitSystem;
+  if (page === 'repair') return <RepairPage initial={initial} system={system} />;
+  if (page === 'report') return <KeptReport initial={initial} organisation={organisation} />;
+  return <Bench initial={initial} system={system} />;
+}

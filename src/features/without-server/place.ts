@@ -1,0 +1,23 @@
+/** The pages that a device can show by itself, by the address that the server would show them at. */
+export type Place =
+  | { readonly kind: 'today'; readonly find: string }
+  | { readonly kind: 'call' }
+  | { readonly kind: 'waiting' }
+  | { readonly kind: 'job'; readonly id: string; readonly page: 'bench' | 'repair' | 'report' }
+  | { readonly kind: 'none' };
+
+const jobAddress = /^\/jobs\/([0-9a-f-]{36})(?:\/(repair|report))?\/?$/i;
+
+export function placeOf({ pathname, search }: Pick<URL, 'pathname' | 'search'>): Place {
+  if (pathname === '/')
+    return { kind: 'today', find: new URLSearchParams(search).get('find') ?? '' };
+  if (pathname === '/call') return { kind: 'call' };
+  if (pathname === '/waiting') return { kind: 'waiting' };
+  const [, id, page] = jobAddress.exec(pathname) ?? [];
+  if (id === undefined) return { kind: 'none' };
+  return {
+    kind: 'job',
+    id: id.toLowerCase(),
+    page: page === 'repair' || page === 'report' ? page : 'bench',
+  };
+}

@@ -1,0 +1,105 @@
+/**
+ * Keeps the application on the device: its code, its fonts, and one page that shows what the device keeps. Pages come from
+ * the server as long as it answers; where it does not, or says that it cannot, the page of the device stands in for each of
+ * them. Data is none of its business: that is in the device's own store.
+ */
+declare const self: ServiceWorkerGlobalScope;
+/** The build that this worker belongs to, and every file of it; put in by scripts/build-service-worker.mjs. */
+declare const OHMMETER_BUILD: string;
+declare const OHMMETER_FILES: readonly string[];
+
+const prefix = 'ohmmeter-';
+const cacheName = `${prefix}${OHMMETER_BUILD}`;
+const devicePage = '/from-device';
+
+/** So long a page is waited for; where the last one did not come, not so long. */
+const patienceMilliseconds = 5000;
+const shortPatienceMilliseconds = 1200;
+const awayMilliseconds = 30_000;
+let awayUntil = 0;
+
+self.addEventListener('install', (event) => {
+  event.waitUntil(fill().then(() => self.skipWaiting()));
+});
+
+/** Takes every file of this build in, those that an earlier build has from there. */
+async function fill(): Promise<void> {
+  const cache = await caches.open(cacheName);
+  await cache.add(new Request(devicePage, { cache: 'reload' }));
+  await Promise.all(
+    OHMMETER_FILES.map(async (file) => {
+      const had = await caches.match(file);
+      if (had) await cache.put(file, had);
+      else await cache.add(file);
+    }),
+  );
+}
+
+self.addEventListener('activate', (event) => {
+  event.waitUntil(tidy().then(() => self.clients.claim()));
+});
+
+/** A page of the build before may still be open and ask for more of its code: one earlier build is kept. */
+async function tidy(): Promise<void> {
+  const names = (await caches.keys()).filter((each) => each.startsWith(prefix));
+  const old = names.filter((each) => each !== cacheName);
+  await Promise.all(old.slice(0, -1).map((each) => caches.delete(each)));
+}
+
+self.addEventListener('fetch', (event) => {
+  const { request } = event;
+  const { origin, pathname } = new URL(request.url);
+  if (request.method !== 'GET' || origin !== self.location.origin) return;
+  if (pathname.startsWith('/_next/static/') || pathname === '/icon.svg') {
+    event.respondWith(fileOf(request));
+  } else if (request.mode === 'navigate' && !pathname.startsWith('/api/')) {
+    event.respondWith(pageOf(request));
+  } else if (request.headers.has('rsc')) {
+    // Without an answer the router asks for the page whole, and that is answered above.
+    event.respondWith(inTime(request).catch(() => Response.error()));
+  }
+});
+
+/** A file of a build never changes under its name. */
+async function fileOf(request: Request): Promise<Response> {
+  const kept = await caches.match(request.url, { ignoreVary: true, ignoreSearch: true });
+  if (!kept) return fetch(request);
+  // A thread reads its settings from its own address, which is that of the answer where that has one: this one has none.
+  return request.destination === 'worker'
+    ? new Response(kept.body, { headers: kept.headers })
+    : kept;
+}
+
+async function pageOf(request: Request): Promise<Response> {
+  try {
+    const response = await inTime(request);
+    if (response.status < 500) return response;
+    return (await ownPage()) ?? response;
+  } catch {
+    return (await ownPage()) ?? Response.error();
+  }
+}
+
+const ownPage = (): Promise<Response | undefined> =>
+  caches.open(cacheName).then((cache) => cache.match(devicePage, { ignoreVary: true }));
+
+/** @throws where the server does not answer in time. */
+async function inTime(request: Request): Promise<Response> {
+  const patience = Date.now() < awayUntil ? shortPatienceMilliseconds : patienceMilliseconds;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const tooLong = new Promise<never>((_, reject) => {
+    timer = setTimeout(() => reject(new Error('no answer')), patience);
+  });
+  try {
+    const response = await Promise.race([fetch(request), tooLong]);
+    awayUntil = 0;
+    return response;
+  } catch (error) {
+    awayUntil = Date.now() + awayMilliseconds;
+    throw error;
+  } finally {
+    clearTimeout(timer);
+  }
+}
+
+export {};

@@ -1,0 +1,124 @@
+import { expect, test, type Page } from '@playwright/test';
+import { seededRandom, simulatedTwoElement, simulateUnit } from '../../src/core/simulation';
+import { plate4500 } from '../plates';
+import { startServer, type TestServer } from './server';
+import {
+  answerCheck,
+  currentCheck,
+  fillCall,
+  isPhone,
+  jobOnDevice,
+  putBack,
+  repairAsTold,
+  workOut,
+} from './technician';
+
+/** The production build with its service worker, and no server from the first tap on. */
+
+test.describe.configure({ mode: 'serial' });
+
+let server: TestServer;
+test.beforeAll(async () => {
+  server = await startServer({ demo: true });
+});
+test.afterAll(() => server.stop());
+
+/** Opened once, until the device has everything that its pages need. */
+async function prepare(page: Page): Promise<void> {
+  await page.goto(server.url);
+  await page.evaluate(() => navigator.serviceWorker.ready);
+  await expect
+    .poll(() =>
+      page.evaluate(async () => {
+        const there = await indexedDB.databases();
+        if (!there.some((each) => each.name === 'ohmmeter')) return 0;
+        const opening = indexedDB.open('ohmmeter');
+        const database = await new Promise<IDBDatabase>((resolve) => {
+          opening.onsuccess = () => resolve(opening.result);
+        });
+        const counting = database.transaction('jobs').objectStore('jobs').count();
+        const count = await new Promise<number>((resolve) => {
+          counting.onsuccess = () => resolve(counting.result);
+        });
+        database.close();
+        return navigator.serviceWorker.controller ? count : 0;
+      }),
+    )
+    .toBe(openJobs);
+}
+
+/** Of the demo data. */
+const openJobs = 6;
+
+test('pages that were opened before open again', async ({ page, context }) => {
+  await prepare(page);
+  await context.setOffline(true);
+  await page.reload();
+  await expect(page.getByText('No connection. These are the open jobs')).toBeVisible();
+  await page.getByRole('searchbox').fill('kettle');
+  await page.getByRole('searchbox').press('Enter');
+  await expect(page.getByRole('link', { name: /Kettle Corner/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /Quarry|Falkner/ })).toHaveCount(0);
+  await page.getByRole('link', { name: /Kettle Corner/ }).click();
+  expect(await currentCheck(page)).toBeDefined();
+  const bench = page.url();
+  await page.goto(`${bench}/report`);
+  await expect(page.getByRole('heading', { name: 'Test and repair report' })).toBeVisible();
+  await page.goto(`${bench}/repair`);
+  await expect(page.getByRole('heading', { name: 'Proof, settings, closing' })).toBeVisible();
+  await page.goto(`${server.url}/jobs/0198c2f0-0000-7000-8000-0000000000ab`);
+  await expect(page.getByRole('heading', { name: 'Not on this device' })).toBeVisible();
+});
+
+test('a whole job, from the call to the report, is sent when the network is back', async ({
+  page,
+  context,
+}) => {
+  test.setTimeout(240_000);
+  const unit = simulateUnit(simulatedTwoElement, plate4500, seededRandom(102), {
+    faults: ['lower-thermostat.never-closes'],
+  });
+  await prepare(page);
+  await context.setOffline(true);
+  await page.getByRole('link', { name: 'New call' }).click();
+  await expect(page.getByRole('heading', { name: 'New call' })).toBeVisible();
+  const jobId = await fillCall(page, { kind: unit.complaint.kind, customer: 'Deep Cellar' });
+  await workOut(page, jobId, unit, jobOnDevice);
+  await page.getByRole('link', { name: 'To the repair' }).click();
+  await repairAsTold(page);
+  unit.repair(unit.repairs);
+  const proof = page.getByRole('link', { name: /under load|clamp|Supply, limit/ }).first();
+  await proof.click();
+  await answerCheck(page, jobId, (await currentCheck(page))!, unit, jobOnDevice);
+  await page.goto(`${server.url}/jobs/${jobId}/repair`);
+  await putBack(page);
+  await page.getByLabel('Upper dial as left').fill('122');
+  await page.getByLabel('Lower dial as left').fill('122');
+  await page.getByLabel('Lower dial as left').press('Enter');
+  await page.getByRole('button', { name: 'Close: repaired and proved' }).click();
+  await page.getByRole('link', { name: 'To the report' }).click();
+  await expect(page.getByRole('heading', { name: /Repaired, and the repair held/ })).toBeVisible();
+  const onDevice = await jobOnDevice(page, jobId);
+  expect(onDevice.job.number).toBe('new');
+
+  await page.goto(server.url);
+  await expect(page.getByRole('link', { name: /Deep Cellar/ })).toBeVisible();
+  const kept = page.getByText(/\d+ kept on this device/);
+  await expect(kept).toBeVisible();
+  await page.goto(`${server.url}/waiting`);
+  await expect(page.getByRole('listitem')).toHaveCount(onDevice.entries.length);
+
+  await context.setOffline(false);
+  await expect(page.getByText('Nothing waits: the server has everything.')).toBeVisible({
+    timeout: 30_000,
+  });
+  const response = await page.request.get(`${server.url}/api/jobs/${jobId}/file`);
+  const sent = (await response.json()) as typeof onDevice;
+  expect(sent.entries).toEqual(onDevice.entries);
+  expect(Number(sent.job.number)).toBeGreaterThan(1000);
+  expect(sent.unit.plate).toEqual(onDevice.unit.plate);
+  expect(sent.constraints).toMatchObject(onDevice.constraints ?? {});
+  if (isPhone(page)) return;
+  await page.goto(`${server.url}/jobs/${jobId}/report`);
+  await expect(page.getByText(sent.job.number!, { exact: true }).first()).toBeVisible();
+});
