@@ -62,7 +62,7 @@ function report(file: string, work: (text: string) => Outcome): number {
     );
     return 2;
   }
-  const outcome = work(text);
+  const outcome = workedOut(work, text);
   if (!outcome.ok) {
     for (const { pointer, message } of outcome.problems)
       console.error(`${pointer || '/'}: ${message}`);
@@ -124,10 +124,21 @@ function answered(
   }
 }
 
+/** Whatever goes wrong with one file is an answer for that file: the next line is answered all the same. */
+function workedOut(work: (text: string) => Outcome, text: string): Outcome {
+  try {
+    return work(text);
+  } catch (error) {
+    const reason = error instanceof Error ? error.message : String(error);
+    const message = `This file cannot be worked out (${reason}). It is a fault of Ohmmeter: please report it with the file.`;
+    return { ok: false, problems: [{ pointer: '', message }] };
+  }
+}
+
 async function diagnoseLines(): Promise<number> {
   for await (const line of createInterface({ input: process.stdin, crlfDelay: Infinity })) {
     if (line.trim() === '') continue;
-    const outcome = diagnose(line);
+    const outcome = workedOut(diagnose, line);
     process.stdout.write(
       `${JSON.stringify(outcome.ok ? outcome.answer : { problems: outcome.problems })}\n`,
     );

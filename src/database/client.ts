@@ -3,7 +3,7 @@ import { sql } from 'drizzle-orm';
 import pg from 'pg';
 import * as schema from './schema';
 
-export type Database = NodePgDatabase<typeof schema>;
+export type Database = NodePgDatabase<typeof schema> & { readonly $client: pg.Pool };
 /** A transaction in which the firm is set: everything it sees and writes is that firm's. */
 export type FirmTransaction = Parameters<Parameters<Database['transaction']>[0]>[0];
 
@@ -102,7 +102,8 @@ export async function installationOrganisation(database: Database): Promise<stri
   return result.rows[0]?.id ?? undefined;
 }
 
-async function orUnavailable<T>(work: () => Promise<T>): Promise<T> {
+/** @throws DatabaseUnavailable where the work found no database, or lost it. */
+export async function orUnavailable<T>(work: () => Promise<T>): Promise<T> {
   try {
     return await work();
   } catch (error) {

@@ -2,7 +2,7 @@ import { and, desc, eq, inArray, sql } from 'drizzle-orm';
 import type { FirmTransaction } from './client';
 import { customers, jobs, sites, technicians, units } from './schema';
 import { hasWords } from './search';
-import type { Standing } from './standing';
+import { isOpenAt, type Standing } from './standing';
 
 export type Job = typeof jobs.$inferSelect;
 
@@ -136,7 +136,7 @@ export async function updateConstraints(
 
 const standingColumns = (standing: Standing) => ({
   standing,
-  isOpen: standing.stage !== 'closed',
+  isOpen: isOpenAt(standing),
 });
 
 /** Writes what was worked out, unless entries came meanwhile: then it is worked out again anyway. */

@@ -26,3 +26,5 @@ export const stages = [
 ] as const;
 
 export type Stage = (typeof stages)[number];
+
+export const isOpenAt = ({ stage }: Standing): boolean => stage !== 'closed';

@@ -1,3 +1,4 @@
+import { soundProblems } from '../core/job-file';
 import { Refused, TooLarge } from './errors';
 
 /** Of entries, a call, limits: what hands can write. */
@@ -36,9 +37,19 @@ function decoded(decoder: TextDecoder, part: Uint8Array | undefined, stream: boo
   }
 }
 
-/** The same as JSON. */
+/**
+ * The same as JSON.
+ * @throws Refused also where a text in it is broken, or it is nested beyond all use.
+ */
 export async function readJson(request: Request): Promise<unknown> {
   const text = await readBody(request);
+  const value = parsed(text);
+  const problems = soundProblems(value);
+  if (problems.length > 0) throw new Refused(problems);
+  return value;
+}
+
+function parsed(text: string): unknown {
   try {
     return JSON.parse(text) as unknown;
   } catch {

@@ -14,8 +14,9 @@ export interface JobPage {
 }
 
 /** A job for one of its pages, or why there is none. */
-export async function readJobPage(id: string): Promise<JobPage | 'no-firm' | 'no-job'> {
-  if (!isUuid(id)) return 'no-job';
+export async function readJobPage(asked: string): Promise<JobPage | 'no-firm' | 'no-job'> {
+  if (!isUuid(asked)) return 'no-job';
+  const id = asked.toLowerCase();
   const session = await readSession();
   if (!session) return 'no-firm';
   const { technician, organisation } = session;

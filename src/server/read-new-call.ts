@@ -28,20 +28,20 @@ export function readNewCall(sent: unknown): NewCall {
     technicianId: text(fields.technicianId),
     complaint: {
       kind: complaint.kind as NonNullable<JobFile['complaint']>['kind'],
-      words: text(complaint.words).slice(0, 4000),
+      words: cut(text(complaint.words), 4000),
       answers,
     },
     knownUnitId: typeof fields.knownUnitId === 'string' ? fields.knownUnitId : undefined,
     newUnit: newUnit && {
-      customer: text(newUnit.customer).slice(0, 200),
-      address: text(newUnit.address).slice(0, 400),
+      customer: cut(text(newUnit.customer), 200),
+      address: cut(text(newUnit.address), 400),
       family: text(newUnit.family),
       supply: supplyOf(newUnit),
       plate: newUnit.plate,
-      make: text(newUnit.make).slice(0, 100) || undefined,
-      model: text(newUnit.model).slice(0, 100) || undefined,
-      serial: text(newUnit.serial).slice(0, 100) || undefined,
-      installed: text(newUnit.installed).slice(0, 20) || undefined,
+      make: cut(text(newUnit.make), 100) || undefined,
+      model: cut(text(newUnit.model), 100) || undefined,
+      serial: cut(text(newUnit.serial), 100) || undefined,
+      installed: cut(text(newUnit.installed), 20) || undefined,
     },
   };
 }
@@ -69,6 +69,10 @@ function supplyOf({ family, supply, residualCurrentDevice }: Fields): NewSupply 
     ...(typeof residualCurrentDevice === 'boolean' ? { residualCurrentDevice } : {}),
   };
 }
+
+/** No longer than so many, and never in the middle of a character. */
+const cut = (value: string, most: number): string =>
+  value.slice(0, most).replace(/[\ud800-\udbff]$/, '');
 
 const text = (value: unknown): string => (typeof value === 'string' ? value : '');
 

@@ -16,11 +16,15 @@ import type { Standing } from '../database/standing';
 import { listTechnicians, type Technician } from '../database/technicians';
 import { Conflict, NotFound, Refused } from './errors';
 import { jobFileOf } from './job-file-of';
+import type { KnownJob } from './open-jobs';
+import { withPlainIds } from './plain-ids';
 import { standingMeanwhile } from './standing-of';
 
 export interface RecordedEntries {
   /** Ids that are stored now, be it from this batch or an earlier one. */
   readonly stored: readonly string[];
+  /** The job as it is with them, where some were new. */
+  readonly known?: KnownJob;
 }
 
 /**
@@ -36,6 +40,17 @@ export async function recordEntries(
   sender: Technician,
 ): Promise<RecordedEntries> {
   const batch = readBatch(sent);
+  return recordBatch(transaction, organisationId, jobId, batch, sender);
+}
+
+/** The same for entries that have been read already. */
+export async function recordBatch(
+  transaction: FirmTransaction,
+  organisationId: string,
+  jobId: string,
+  batch: readonly Entry[],
+  sender: Technician,
+): Promise<RecordedEntries> {
   const stored = await lockedJob(transaction, jobId);
   const known = new Map(
     (
@@ -52,6 +67,7 @@ export async function recordEntries(
   if (conflicts.length > 0) throw new Conflict(conflicts.map((each) => each.id));
 
   const fresh = batch.filter((each) => !known.has(each.id));
+  let knownJob: KnownJob | undefined;
   if (fresh.length > 0) {
     const earlier = await readEntries(transaction, jobId);
     const technicians = await listTechnicians(transaction);
@@ -61,9 +77,16 @@ export async function recordEntries(
       ...withoutPermission(job, fresh, sender, technicians),
       ...badClosings(job, fresh, earlier.length),
     ]);
-    await storeEntries(transaction, organisationId, job, fresh, stored.job.standing);
+    const standing = await storeEntries(
+      transaction,
+      organisationId,
+      job,
+      fresh,
+      stored.job.standing,
+    );
+    knownJob = { organisationId, job, standing, technicians };
   }
-  return { stored: batch.map((each) => each.id) };
+  return { stored: batch.map((each) => each.id), known: knownJob };
 }
 
 /**
@@ -76,9 +99,11 @@ export async function storeEntries(
   job: JobFile,
   fresh: readonly Entry[],
   before: Standing,
-): Promise<void> {
+): Promise<Standing> {
+  const standing = standingMeanwhile(job, before);
   await appendEntries(transaction, organisationId, job.job.id, fresh);
-  await updateStanding(transaction, job.job.id, standingMeanwhile(job, before));
+  await updateStanding(transaction, job.job.id, standing);
+  return standing;
 }
 
 /** @throws NotFound where this firm has no such job. */
@@ -89,7 +114,8 @@ export async function lockedJob(transaction: FirmTransaction, jobId: string): Pr
   return stored;
 }
 
-function readBatch(sent: unknown): Entry[] {
+/** @throws Refused with the pointer of each entry that is none. */
+export function readBatch(sent: unknown): Entry[] {
   if (!Array.isArray(sent)) {
     throw new Refused([{ pointer: '/entries', message: 'Entries come as a list.' }]);
   }
@@ -106,9 +132,10 @@ function readBatch(sent: unknown): Entry[] {
       );
       return;
     }
-    const twin = batch.get(read.entry.id);
-    if (twin && canonical(twin) !== canonical(read.entry)) throw new Conflict([twin.id]);
-    batch.set(read.entry.id, read.entry);
+    const entry = withPlainIds(read.entry);
+    const twin = batch.get(entry.id);
+    if (twin && canonical(twin) !== canonical(entry)) throw new Conflict([twin.id]);
+    batch.set(entry.id, entry);
   });
   if (problems.length > 0) throw new Refused(problems);
   return [...batch.values()];

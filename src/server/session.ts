@@ -57,7 +57,9 @@ export async function inFirmChanging<T>(
   return done.answer;
 }
 
-const chosenTechnician = async () => (await cookies()).get(technicianCookie)?.value;
+/** Who was chosen on this device, if anybody was. */
+export const chosenTechnician = async (): Promise<string | undefined> =>
+  (await cookies()).get(technicianCookie)?.value;
 
 function presentOf(technicians: readonly Technician[], chosen: string | undefined): Technician {
   const technician = technicians.find((each) => each.id === chosen) ?? technicians[0];

@@ -8,7 +8,7 @@ export function standingOf(job: JobFile): Standing {
   const { answer, state } = diagnoseJob(job);
   const stored = lastVerdict(state)?.suspects;
   return {
-    ...recorded(job, state, answer.decided),
+    ...recorded(job.entries.length, state, answer.decided),
     // Once acted on, the verdict is the one that was acted on; later proof does not rewrite it.
     suspects: (stored ?? answer.suspects)
       .slice(0, 4)
@@ -23,10 +23,19 @@ export function standingOf(job: JobFile): Standing {
 /** The same from the record alone, with the suspects of before: what is stored with the entries, until it is worked out. */
 export function standingMeanwhile(job: JobFile, before?: Standing): Standing {
   const state = foldEntries(job.entries, familyOfJob(job).catalogue);
+  return standingFromRecord(state, job.entries.length, before);
+}
+
+/** The same where the logbook has been folded. */
+export function standingFromRecord(
+  state: JobState,
+  entryCount: number,
+  before?: Standing,
+): Standing {
   const verdict = lastVerdict(state);
   const decided = verdict !== undefined || (before?.decided ?? false);
   return {
-    ...recorded(job, state, decided),
+    ...recorded(entryCount, state, decided),
     suspects: before?.suspects ?? [],
     decided,
     next: before?.next,
@@ -34,15 +43,15 @@ export function standingMeanwhile(job: JobFile, before?: Standing): Standing {
   };
 }
 
-const recorded = (job: JobFile, state: JobState, decided: boolean) => ({
-  stage: stageOf(job, state, decided),
-  entryCount: job.entries.length,
+const recorded = (entryCount: number, state: JobState, decided: boolean) => ({
+  stage: stageOf(entryCount, state, decided),
+  entryCount,
   reason: state.status?.reason,
   recheckBy: state.status?.recheckBy,
   liftedWires: state.lifted.length,
 });
 
-function stageOf(job: JobFile, state: JobState, decided: boolean): Stage {
+function stageOf(entryCount: number, state: JobState, decided: boolean): Stage {
   const status = state.status?.status;
   if (status === 'closed-repaired' || status === 'closed-not-repaired') return 'closed';
   if (status === 'waiting-for-part') return 'waiting';
@@ -50,5 +59,5 @@ function stageOf(job: JobFile, state: JobState, decided: boolean): Stage {
   if (state.repairsDone.length > 0 && !state.verdict) return 'proof';
   if (status === 'repairing') return 'repair';
   if (decided || state.verdict) return 'verdict';
-  return job.entries.length === 0 ? 'call' : 'diagnose';
+  return entryCount === 0 ? 'call' : 'diagnose';
 }

@@ -117,7 +117,7 @@ test('a whole job, from the call to the report, is sent when the network is back
   expect(sent.entries).toEqual(onDevice.entries);
   expect(Number(sent.job.number)).toBeGreaterThan(1000);
   expect(sent.unit.plate).toEqual(onDevice.unit.plate);
-  expect(sent.constraints).toMatchObject(onDevice.constraints ?? {});
+  expect(sent.constraints).toMatchObject({ ...onDevice.constraints });
   if (isPhone(page)) return;
   await page.goto(`${server.url}/jobs/${jobId}/report`);
   await expect(page.getByText(sent.job.number!, { exact: true }).first()).toBeVisible();

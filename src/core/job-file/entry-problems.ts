@@ -12,6 +12,8 @@ import type {
 } from './generated/job-types';
 import { pointerPart, type JobFileProblem } from './problem';
 import { quantityOf } from './quantity';
+import { timeProblems } from './sound';
+import type { JobState } from './state';
 import { unitProblems, valueProblems } from './value-problems';
 
 /**
@@ -30,13 +32,15 @@ export function entryProblems(
         ? correctionProblems(each, byId.get(each.replaces)?.entry, pointer, catalogue)
         : namesProblems(each, pointer, catalogue);
     }),
-    ...ohmsUnderPower(entries, catalogue).map((id) => ({
-      pointer: `/entries/${byId.get(id)?.index ?? 0}/state`,
-      message:
-        'Ohms were entered with power on. That reading means nothing and can destroy the meter: power off, prove dead, take it again.',
-    })),
+    ...ohmsUnderPower(entries, catalogue).map((id) => underPowerProblem(byId.get(id)?.index ?? 0)),
   ];
 }
+
+export const underPowerProblem = (index: number): JobFileProblem => ({
+  pointer: `/entries/${index}/state`,
+  message:
+    'Ohms were entered with power on. That reading means nothing and can destroy the meter: power off, prove dead, take it again.',
+});
 
 /** Answers of the call that no question of the family has. */
 export function complaintProblems(
@@ -56,11 +60,13 @@ export function complaintProblems(
 }
 
 function correctionProblems(
-  { entry }: Extract<Entry, { kind: 'correction' }>,
+  { at, entry }: Extract<Entry, { kind: 'correction' }>,
   replaced: Entry | undefined,
   pointer: string,
   catalogue: FamilyCatalogue,
 ): JobFileProblem[] {
+  const time = timeProblems(at, `${pointer}/at`);
+  if (time.length > 0) return time;
   if (!replaced) {
     return [{ pointer: `${pointer}/replaces`, message: 'No entry here has that id.' }];
   }
@@ -78,26 +84,36 @@ function correctionProblems(
 
 /** Ids of the readings in ohms that were taken while the power was said to be on. */
 function ohmsUnderPower(entries: readonly Entry[], catalogue: FamilyCatalogue): string[] {
-  // Without any entry that says so, nobody has said that power is on.
-  const isStated = effectiveEntries(entries).some(
-    (each) =>
-      each.kind === 'action' && ['power-on', 'power-off', 'proved-dead'].includes(each.action),
+  const isStated = effectiveEntries(entries).some(saysPower);
+  return walkEntries(entries, catalogue).flatMap(({ entry, before }) =>
+    isOhmsUnderPower(entry, before.power, isStated, catalogue) ? [entry.id] : [],
   );
-  return walkEntries(entries, catalogue).flatMap(({ entry, before }) => {
-    if (entry.kind !== 'reading' || quantityOf(entry, catalogue) !== 'resistance') return [];
-    const stated = entry.state?.power;
-    const isOn = stated === 'on' || (stated === undefined && before.power === 'on' && isStated);
-    return isOn ? [entry.id] : [];
-  });
 }
 
-function namesProblems(
+/** Whether an entry says how the power was set: without any that does, nobody has said that it is on. */
+export const saysPower = (entry: Entry): boolean =>
+  entry.kind === 'action' && ['power-on', 'power-off', 'proved-dead'].includes(entry.action);
+
+export function isOhmsUnderPower(
+  entry: Entry,
+  powerBefore: JobState['power'],
+  isPowerStated: boolean,
+  catalogue: FamilyCatalogue,
+): boolean {
+  if (entry.kind !== 'reading' || quantityOf(entry, catalogue) !== 'resistance') return false;
+  const stated = entry.state?.power;
+  return stated === 'on' || (stated === undefined && powerBefore === 'on' && isPowerStated);
+}
+
+/** What of one entry the family cannot hold, whatever came before it. */
+export function namesProblems(
   entry: Entry,
   pointer: string,
   catalogue: FamilyCatalogue,
 ): JobFileProblem[] {
   const state = 'state' in entry ? entry.state : undefined;
   return [
+    ...timeProblems(entry.at, `${pointer}/at`),
     ...ownProblems(entry, pointer, catalogue),
     ...(state ? stateProblems(state, `${pointer}/state`, catalogue) : []),
   ];

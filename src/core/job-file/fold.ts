@@ -58,7 +58,7 @@ function foldAll(
   return { walked, after: state };
 }
 
-function withIsolation(state: JobState, isolation: Isolation): JobState {
+export function withIsolation(state: JobState, isolation: Isolation): JobState {
   const { power, provedDead, failedProof, proofEndedBy } = isolation;
   return {
     ...state,
@@ -70,7 +70,8 @@ function withIsolation(state: JobState, isolation: Isolation): JobState {
   };
 }
 
-function step(state: JobState, entry: Entry, catalogue: FamilyCatalogue): JobState {
+/** One entry on, but for the power. */
+export function step(state: JobState, entry: Entry, catalogue: FamilyCatalogue): JobState {
   switch (entry.kind) {
     case 'reading':
     case 'observation':

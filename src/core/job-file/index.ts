@@ -11,4 +11,6 @@ export { powerShownBy } from './power-shown';
 export * from './proof-of-dead';
 export * from './quantity';
 export * from './read';
+export * from './running-fold';
+export { soundProblems } from './sound';
 export * from './state';

@@ -154,21 +154,31 @@ export function isolationAfter(
   const corrected = new Set(
     received.flatMap((each) => (each.kind === 'correction' ? [each.replaces] : [])),
   );
-  const fold = (entries: readonly Entry[]) =>
-    entries.reduce(
-      (state, each) =>
-        isProof(each) && corrected.has(each.id)
-          ? ended(state, 'failed-proof')
-          : stepIsolation(state, each, catalogue),
-      notIsolated,
-    );
-  const [byClock, byReceipt] = [fold(inOrder(received)), fold(received)];
-  const worse = danger(byReceipt) > danger(byClock) ? byReceipt : byClock;
+  const fold = (entries: readonly Entry[]) => foldIsolation(entries, corrected, catalogue);
+  const worse = moreDangerous(fold(inOrder(received)), fold(received));
   const last = worse.lastAt ?? worse.provedDead?.at;
   return now !== undefined && last !== undefined && isStale(last, now)
     ? ended(worse, 'left')
     : worse;
 }
+
+/** How the power stands after entries in this order; a proof that was corrected is none. */
+export const foldIsolation = (
+  entries: readonly Entry[],
+  corrected: ReadonlySet<string>,
+  catalogue: FamilyCatalogue,
+): Isolation =>
+  entries.reduce(
+    (state, each) =>
+      isProof(each) && corrected.has(each.id)
+        ? ended(state, 'failed-proof')
+        : stepIsolation(state, each, catalogue),
+    notIsolated,
+  );
+
+/** Of two ways to read a logbook the one that is worse to be wrong about. */
+export const moreDangerous = (byClock: Isolation, byReceipt: Isolation): Isolation =>
+  danger(byReceipt) > danger(byClock) ? byReceipt : byClock;
 
 const danger = ({ power, provedDead }: Isolation): number =>
   provedDead ? 0 : power === 'off' ? 1 : power === 'unknown' ? 2 : 3;

@@ -4,6 +4,7 @@ import type { Entry, JobFile } from './generated/job-types';
 import { validateEntry, validateJobFile, type SchemaProblem } from './generated/validators';
 import { migrate } from './migrations';
 import { pointerPart, type JobFileProblem } from './problem';
+import { soundProblems, timeProblems } from './sound';
 
 export type ReadJobFile =
   | { readonly ok: true; readonly job: JobFile; readonly warnings: readonly JobFileProblem[] }
@@ -44,6 +45,8 @@ export function readJobValue(
   parsed: unknown,
   catalogueOf: (family: string) => FamilyCatalogue | undefined,
 ): ReadJobFile {
+  const unsound = soundProblems(parsed);
+  if (unsound.length > 0) return { ok: false, problems: unsound };
   const version = versionProblem(parsed);
   if (version) return { ok: false, problems: [version] };
   const current = migrate(parsed);
@@ -69,6 +72,7 @@ function checkNames(
     return refuse('/unit/family', `No appliance family is named "${job.unit.family}" here.`);
   }
   const problems = [
+    ...timeProblems(job.job.openedAt, '/job/openedAt'),
     ...complaintProblems(job.complaint, catalogue),
     ...entryConflicts(job.entries),
     ...entryProblems(job.entries, catalogue),

@@ -26,7 +26,7 @@ export function StateBar({ job, state, isHearing, trouble, onMakeSafe }: StateBa
   const words = wordsOf(family);
   return (
     <>
-      <header className="sticky top-0 z-10 flex items-stretch border-b-2 border-rule bg-paper lg:static lg:h-14">
+      <header className="sticky top-0 z-10 flex flex-wrap items-stretch border-b-2 border-rule bg-paper lg:static lg:h-14 lg:flex-nowrap">
         <Link
           href="/"
           className="hidden items-center border-r border-hair px-4 lg:flex"
@@ -68,16 +68,10 @@ export function StateBar({ job, state, isHearing, trouble, onMakeSafe }: StateBa
             </span>
           </div>
         )}
-        {!isHearing && (
-          <div
-            className="flex max-w-40 flex-col justify-center border-l border-hair px-2 text-small leading-tight lg:px-3"
-            role="status"
-          >
-            <span className="font-semibold">No connection</span>
-            <span className="line-clamp-2">what others do is not seen</span>
-          </div>
-        )}
-        <KeptNote jobId={head.id} />
+        <div className="order-last flex basis-full border-t border-edge empty:hidden lg:order-none lg:basis-auto lg:border-t-0">
+          {!isHearing && <NotHearing />}
+          <KeptNote jobId={head.id} />
+        </div>
         <nav
           className="ml-auto flex items-center gap-2 border-l border-hair px-2 lg:px-3"
           aria-label="Job"
@@ -102,6 +96,18 @@ export function StateBar({ job, state, isHearing, trouble, onMakeSafe }: StateBa
         </p>
       )}
     </>
+  );
+}
+
+function NotHearing() {
+  return (
+    <div
+      className="flex min-h-11 flex-1 flex-col justify-center px-3 text-small leading-tight lg:max-w-48 lg:border-l lg:border-hair"
+      role="status"
+    >
+      <span className="font-semibold">No connection</span>
+      <span className="line-clamp-2">what others do is not seen</span>
+    </div>
   );
 }
 

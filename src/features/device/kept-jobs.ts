@@ -1,5 +1,5 @@
 import type { JobFile } from '@/core/job-file';
-import { deviceStore, type KeptJob } from './store';
+import { deviceStore } from './store';
 
 /** Jobs beyond so many leave the device again, those first that were not looked at for longest. */
 const mostJobs = 60;
@@ -40,6 +40,3 @@ export async function keptJob(id: string): Promise<JobFile | undefined> {
   const store = deviceStore();
   return ((await store.calls.get(id)) ?? (await store.jobs.get(id)))?.job;
 }
-
-export const keptJobs = (): Promise<KeptJob[]> =>
-  deviceStore().jobs.orderBy('keptAt').reverse().toArray();

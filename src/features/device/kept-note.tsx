@@ -25,7 +25,8 @@ export function KeptNote({ jobId = '' }: { jobId?: string }) {
           {waiting > 0 ? `${waiting} kept on this device` : `${refused} not taken by the server`}
         </span>
         <span className="line-clamp-2 underline underline-offset-4">
-          {shownProblem ?? (isReachable ? 'being sent' : 'go by themselves')}
+          {shownProblem ??
+            (isReachable ? 'being sent' : waiting === 1 ? 'goes by itself' : 'go by themselves')}
           {!shownProblem &&
             since !== undefined &&
             `, since ${clockTime(new Date(since), undefined)}`}

@@ -5,7 +5,11 @@ import { Search } from 'lucide-react';
 /** Finds jobs by words: customer, street, number, make, model, serial, what the customer said. */
 export function FindJobs({ find }: { find: string }) {
   return (
-    <Form action="/" role="search" className="ml-auto flex items-center gap-2">
+    <Form
+      action="/"
+      role="search"
+      className="my-1 flex basis-full items-center gap-2 sm:my-0 sm:ml-auto sm:basis-auto"
+    >
       <input
         type="search"
         name="find"
@@ -13,7 +17,7 @@ export function FindJobs({ find }: { find: string }) {
         key={find}
         maxLength={200}
         autoComplete="off"
-        className="field w-52 lg:w-64"
+        className="field min-w-0 flex-1 sm:w-64"
         aria-label="Find jobs by name, street, number or serial"
         placeholder="name, street, number, serial"
       />

@@ -1,5 +1,6 @@
 'use client';
 
+import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import type { UnitSystem } from '@/core/quantities';
 import { KeptNote } from '@/features/device/kept-note';
@@ -81,7 +82,8 @@ function OneJob({ kept, system }: { kept: KeptOfOneJob; system: UnitSystem }) {
 
 function CallRow({ call }: { call: NonNullable<KeptOfOneJob['call']> }) {
   const words = complaintWords[call.job.complaint?.kind ?? 'other'];
-  const openForm = () => void reopenCall(call).then(() => window.location.assign('/call'));
+  const router = useRouter();
+  const openForm = () => void reopenCall(call).then(() => router.push('/call'));
   return (
     <div className="border-b border-hair py-2">
       <p className="font-medium">

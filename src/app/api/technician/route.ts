@@ -7,12 +7,13 @@ import { readSession, technicianCookie } from '@/server/session';
 /** Chooses who works on this device. No sign-in yet: the firm's own machine decides who sits at it. */
 export async function POST(request: Request): Promise<Response> {
   return respond(async () => {
-    const { id } = (await readJson(request)) as { id?: string };
+    const { id } = ((await readJson(request)) ?? {}) as { id?: unknown };
     const session = await readSession();
-    if (!session?.technicians.some((each) => each.id === id)) {
+    const chosen = session?.technicians.find((each) => each.id === id);
+    if (!chosen) {
       throw new NotFound('This firm has no such technician.');
     }
-    (await cookies()).set(technicianCookie, id!, {
+    (await cookies()).set(technicianCookie, chosen.id, {
       httpOnly: true,
       sameSite: 'strict',
       maxAge: 60 * 60 * 24 * 365,

@@ -1,5 +1,6 @@
 import { NotFound } from '@/server/errors';
 import { readJson } from '@/server/read-body';
+import { plainJobId } from '@/server/plain-ids';
 import { respond } from '@/server/respond';
 import { setConstraints } from '@/server/set-constraints';
 import { inFirmChanging } from '@/server/session';
@@ -9,7 +10,7 @@ export async function PUT(
   { params }: RouteContext<'/api/jobs/[id]/constraints'>,
 ): Promise<Response> {
   return respond(async () => {
-    const { id } = await params;
+    const id = plainJobId((await params).id);
     const sent = await readJson(request);
     const done = await inFirmChanging(
       (transaction, { technician }) => setConstraints(transaction, id, sent, technician),

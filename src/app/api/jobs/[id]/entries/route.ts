@@ -1,9 +1,10 @@
 import { NotFound } from '@/server/errors';
 import { entriesAfter } from '@/server/entries-after';
-import { recordEntries } from '@/server/record-entries';
+import { plainJobId } from '@/server/plain-ids';
 import { readJson } from '@/server/read-body';
 import { respond } from '@/server/respond';
-import { inFirm, inFirmChanging } from '@/server/session';
+import { inFirm } from '@/server/session';
+import { takeEntries } from '@/server/take-entries';
 
 /** What has come to a job since the given number of entries. */
 export async function GET(
@@ -11,7 +12,7 @@ export async function GET(
   { params }: RouteContext<'/api/jobs/[id]/entries'>,
 ): Promise<Response> {
   return respond(async () => {
-    const { id } = await params;
+    const id = plainJobId((await params).id);
     const after = Number(new URL(request.url).searchParams.get('after') ?? 0);
     const found = await inFirm((transaction) => entriesAfter(transaction, id, after));
     if (!found) throw new NotFound('No firm is set up yet.');
@@ -24,14 +25,8 @@ export async function POST(
   { params }: RouteContext<'/api/jobs/[id]/entries'>,
 ): Promise<Response> {
   return respond(async () => {
-    const { id } = await params;
+    const id = plainJobId((await params).id);
     const body = (await readJson(request)) as { entries?: unknown } | null;
-    const recorded = await inFirmChanging(
-      (transaction, { organisationId, technician }) =>
-        recordEntries(transaction, organisationId, id, body?.entries, technician),
-      () => id,
-    );
-    if (!recorded) throw new NotFound('No firm is set up yet.');
-    return recorded;
+    return takeEntries(id, body?.entries);
   });
 }

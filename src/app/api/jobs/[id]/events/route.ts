@@ -24,7 +24,7 @@ export async function GET(
   { params }: RouteContext<'/api/jobs/[id]/events'>,
 ): Promise<Response> {
   if (isStopping) return new Response(null, { status: 503, headers: alone });
-  const { id } = await params;
+  const id = (await params).id.toLowerCase();
   const encoder = new TextEncoder();
   let stop: () => void = () => undefined;
   const stream = new ReadableStream<Uint8Array>({

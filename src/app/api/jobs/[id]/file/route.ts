@@ -1,5 +1,6 @@
 import { NotFound } from '@/server/errors';
 import { readJobFile } from '@/server/read-job';
+import { plainJobId } from '@/server/plain-ids';
 import { respond } from '@/server/respond';
 import { inFirm } from '@/server/session';
 
@@ -7,17 +8,15 @@ export async function GET(
   _request: Request,
   { params }: RouteContext<'/api/jobs/[id]/file'>,
 ): Promise<Response> {
-  const { id } = await params;
   const response = await respond(async () => {
+    const id = plainJobId((await params).id);
     const file = await inFirm((transaction) => readJobFile(transaction, id));
     if (!file) throw new NotFound('No firm is set up yet.');
     return file;
   });
   if (response.ok) {
-    response.headers.set(
-      'content-disposition',
-      `attachment; filename="job-${id.slice(0, 8)}.json"`,
-    );
+    const name = `job-${plainJobId((await params).id).slice(0, 8)}.json`;
+    response.headers.set('content-disposition', `attachment; filename="${name}"`);
   }
   return response;
 }

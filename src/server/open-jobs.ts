@@ -1,0 +1,90 @@
+import { familyOfJob } from '../core/appliances';
+import { beginFold, type Entry, type JobFile, type RunningFold } from '../core/job-file';
+import type { Standing } from '../database/standing';
+import type { Technician } from '../database/technicians';
+
+/**
+ * Jobs that are being worked on, as they were after the last entry that this process stored: a logbook is read and folded
+ * once, and each entry more is one step. What is known here is never believed by itself: the database is asked, with the
+ * entry, whether the job still is so.
+ */
+export interface OpenJob {
+  readonly organisationId: string;
+  /** Without its entries. */
+  readonly head: JobFile;
+  readonly ids: Set<string>;
+  fold: RunningFold;
+  standing: Standing;
+  readonly technicians: readonly Technician[];
+}
+
+/** At most so many jobs, and so many entries of all of them together: about 100 bytes each. */
+const mostJobs = 1000;
+const mostEntries = 200_000;
+
+interface OpenJobs {
+  readonly byId: Map<string, OpenJob>;
+  entryCount: number;
+}
+
+const global = globalThis as { ohmmeterOpenJobs?: OpenJobs };
+const own = (): OpenJobs => (global.ohmmeterOpenJobs ??= { byId: new Map(), entryCount: 0 });
+
+export function openJob(id: string): OpenJob | undefined {
+  const { byId } = own();
+  const found = byId.get(id);
+  if (found) {
+    // The one that was asked for last stays longest.
+    byId.delete(id);
+    byId.set(id, found);
+  }
+  return found;
+}
+
+/** A job as it was when its last entries were stored. */
+export interface KnownJob {
+  readonly organisationId: string;
+  readonly job: JobFile;
+  readonly standing: Standing;
+  readonly technicians: readonly Technician[];
+}
+
+export function rememberJob({ organisationId, job, standing, technicians }: KnownJob): void {
+  const { id } = job.job;
+  forgetJob(id);
+  const jobs = own();
+  jobs.byId.set(id, {
+    organisationId,
+    head: { ...job, entries: [] },
+    ids: new Set(job.entries.map((each) => each.id)),
+    fold: beginFold(job.entries, familyOfJob(job).catalogue),
+    standing,
+    technicians,
+  });
+  jobs.entryCount += job.entries.length;
+  for (const oldest of jobs.byId.keys()) {
+    if (jobs.byId.size <= mostJobs && jobs.entryCount <= mostEntries) break;
+    forgetJob(oldest);
+  }
+}
+
+/** After entries of it were stored. */
+export function advanceJob(
+  job: OpenJob,
+  fresh: readonly Entry[],
+  fold: RunningFold,
+  standing: Standing,
+): void {
+  for (const each of fresh) job.ids.add(each.id);
+  own().entryCount += fresh.length;
+  job.fold = fold;
+  job.standing = standing;
+}
+
+export function forgetJob(id: string): void {
+  const jobs = own();
+  const known = jobs.byId.get(id);
+  if (!known) return;
+  jobs.byId.delete(id);
+  jobs.entryCount -= known.ids.size;
+}

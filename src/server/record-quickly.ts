@@ -1,0 +1,79 @@
+import { familyOfJob } from '../core/appliances';
+import { extendFold, liveWorkProblems, stateOfFold, type Entry } from '../core/job-file';
+import type { Database } from '../database/client';
+import { appendQuickly } from '../database/entries';
+import type { Technician } from '../database/technicians';
+import { advanceJob, forgetJob, openJob, type OpenJob } from './open-jobs';
+import { standingFromRecord } from './standing-of';
+
+/**
+ * Appends entries to a job that this process knows, in one statement. Gives undefined where that cannot be: the job is not
+ * known here or has changed, an id is there already, or an entry changes what came before it or ends the job. Whatever is
+ * wrong with an entry is left to the long way too, which says it.
+ */
+export async function recordQuickly(
+  database: Database,
+  jobId: string,
+  batch: readonly Entry[],
+  chosenTechnician: string | undefined,
+): Promise<readonly string[] | undefined> {
+  const job = openJob(jobId);
+  if (!job || batch.length === 0 || batch.some((each) => isForTheLongWay(job, each))) {
+    return undefined;
+  }
+  const { catalogue } = familyOfJob(job.head);
+  const next = extendFold(job.fold, batch, catalogue);
+  const relied = next && reliedOn(job, batch, chosenTechnician);
+  if (!relied || next.problems.length > 0) return undefined;
+  const state = stateOfFold(next.fold);
+  const standing = standingFromRecord(state, next.fold.count, job.standing);
+  const known = job.fold;
+  let isDone = false;
+  try {
+    isDone = await appendQuickly(database, {
+      jobId,
+      knownCount: known.count,
+      knownConstraints: job.head.constraints ?? {},
+      relied,
+      added: batch,
+      standing,
+    });
+  } catch (error) {
+    forgetJob(jobId);
+    if (isTaken(error)) return undefined;
+    throw error;
+  }
+  if (!isDone) {
+    forgetJob(jobId);
+    return undefined;
+  }
+  // Another entry may have been stored meanwhile from here: then what is known is of before it.
+  if (job.fold === known) advanceJob(job, batch, next.fold, standing);
+  else forgetJob(jobId);
+  return batch.map((each) => each.id);
+}
+
+/** Closings are judged by the whole record, and what is known already is compared. */
+const isForTheLongWay = ({ ids }: OpenJob, { id, kind }: Entry): boolean =>
+  kind === 'status' || kind === 'correction' || ids.has(id);
+
+/** Whose permission the live ones among the entries rest on; undefined where somebody has none. */
+function reliedOn(
+  { head, technicians }: OpenJob,
+  batch: readonly Entry[],
+  chosen: string | undefined,
+): string[] | undefined {
+  const { catalogue } = familyOfJob(head);
+  const sender = technicians.find((each) => each.id === chosen) ?? technicians[0];
+  const relied = new Set<string>();
+  const isAllowed = ({ by }: Entry): boolean => {
+    const taker: Technician | undefined = technicians.find((each) => each.id === by) ?? sender;
+    if (!taker?.liveWork || head.constraints?.liveWork === false) return false;
+    relied.add(taker.id);
+    return true;
+  };
+  return liveWorkProblems(batch, catalogue, isAllowed).length > 0 ? undefined : [...relied];
+}
+
+/** PostgreSQL's word for an id that is there already: in another job, or from this one sent twice at once. */
+const isTaken = (error: unknown): boolean => (error as { code?: string }).code === '23505';
