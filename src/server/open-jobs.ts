@@ -68,6 +68,17 @@ export function rememberJob({ organisationId, job, standing, technicians }: Know
   }
 }
 
+/** Folding a longer logbook would be felt by others: it is left to the first entry that comes. */
+const mostWhenOpened = 1000;
+
+/** A job that somebody opened is one that entries are likely to come to. */
+export function rememberOpened(known: KnownJob): void {
+  const { entries, job } = known.job;
+  // Entries that came between the reading of the two make it another job than it says.
+  const isWhole = known.standing.entryCount === entries.length;
+  if (isWhole && entries.length <= mostWhenOpened && !own().byId.has(job.id)) rememberJob(known);
+}
+
 /** After entries of it were stored. */
 export function advanceJob(
   job: OpenJob,

@@ -3,7 +3,8 @@ import { validate as isUuid } from 'uuid';
 import { asSeenBy, type JobFile } from '../core/job-file';
 import type { Organisation, Technician } from '../database/technicians';
 import { NotFound } from './errors';
-import { readJobFile } from './read-job';
+import { rememberOpened } from './open-jobs';
+import { readKnownJob } from './read-job';
 import { inFirm, readSession } from './session';
 
 export interface JobPage {
@@ -21,7 +22,9 @@ export async function readJobPage(asked: string): Promise<JobPage | 'no-firm' | 
   if (!session) return 'no-firm';
   const { technician, organisation } = session;
   try {
-    const job = await inFirm((transaction) => readJobFile(transaction, id));
+    const known = await inFirm((transaction) => readKnownJob(transaction, id));
+    if (known) rememberOpened(known);
+    const job = known?.job;
     return job
       ? {
           job: asSeenBy(job, technician, organisation),

@@ -5,14 +5,21 @@ import { readJob } from '../database/jobs';
 import { listTechnicians } from '../database/technicians';
 import { NotFound } from './errors';
 import { jobFileOf } from './job-file-of';
+import type { KnownJob } from './open-jobs';
 
 /**
- * A job with its whole logbook.
+ * A job with its whole logbook, and what it stands at.
  * @throws NotFound where this firm has no such job.
  */
-export async function readJobFile(transaction: FirmTransaction, jobId: string): Promise<JobFile> {
+export async function readKnownJob(transaction: FirmTransaction, jobId: string): Promise<KnownJob> {
   const stored = await readJob(transaction, jobId);
   if (!stored) throw new NotFound('This firm has no such job.');
   const technicians = await listTechnicians(transaction);
-  return jobFileOf(stored, await readEntries(transaction, jobId), technicians);
+  const job = jobFileOf(stored, await readEntries(transaction, jobId), technicians);
+  const { organisationId, standing } = stored.job;
+  return { organisationId, job, standing, technicians };
 }
+
+/** The same without what it stands at. */
+export const readJobFile = async (transaction: FirmTransaction, jobId: string): Promise<JobFile> =>
+  (await readKnownJob(transaction, jobId)).job;

@@ -1,5 +1,6 @@
 import 'server-only';
 import { DatabaseUnavailable } from '../database/client';
+import { everywhere, refusedAtTheDoor } from '../door';
 import { Conflict, NotFound, Refused, TooLarge } from './errors';
 
 /** What an interface of the server answers when it could not do what was asked. */
@@ -10,14 +11,30 @@ export interface ProblemAnswer {
   readonly ids?: readonly string[];
 }
 
+/** What is answered is somebody's data, as it is now. */
+const fresh = { 'cache-control': 'no-store' };
+
 /** Runs a handler and turns its typed errors into answers; anything else is logged and told as unexpected. */
 export async function respond(work: () => Promise<unknown>): Promise<Response> {
   try {
-    return Response.json((await work()) ?? {});
+    return Response.json((await work()) ?? {}, { headers: fresh });
   } catch (error) {
     const [status, answer] = problemOf(error);
-    return Response.json(answer, { status });
+    return Response.json(answer, { status, headers: fresh });
   }
+}
+
+/** The same for a route that the proxy leaves out: who may not in is told so here. */
+export async function behindTheDoor(
+  request: Request,
+  work: () => Promise<unknown>,
+): Promise<Response> {
+  const refused = refusedAtTheDoor(request.method, request.headers);
+  const response = refused
+    ? new Response(refused.message, { status: refused.status })
+    : await respond(work);
+  for (const [name, value] of Object.entries(everywhere)) response.headers.set(name, value);
+  return response;
 }
 
 function problemOf(error: unknown): [number, ProblemAnswer] {

@@ -12,8 +12,8 @@ import { standingInThread } from './standing-thread';
  */
 
 /** The server is busy when it works for more than this share of the time; then it rests between two jobs, so many times as long. */
-const busyShare = 0.6;
-const restTimes = 3;
+const busyShare = 0.25;
+const restTimes = 9;
 
 interface Wanted {
   readonly database: Database;

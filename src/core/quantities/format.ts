@@ -45,13 +45,14 @@ const decimalsBySymbol: Readonly<Record<string, number>> = {
   gal: 0,
 };
 
+/** By what the value is rounded to, so that what is shown is shown the same again. */
 function decimalsFor(value: number, unit: Unit): number {
   const magnitude = Math.abs(value);
   if (unit.quantity === 'resistance' && unit.symbol !== 'Ω')
-    return magnitude < 10 ? 2 : magnitude < 100 ? 1 : 0;
+    return magnitude < 9.995 ? 2 : magnitude < 99.95 ? 1 : 0;
   const fixed = decimalsBySymbol[unit.symbol];
   if (fixed !== undefined) return fixed;
-  return magnitude < 100 ? 1 : 0;
+  return magnitude < 99.95 ? 1 : 0;
 }
 
 function digits(value: number, decimals: number): string {

@@ -2,7 +2,7 @@ import { NotFound } from '@/server/errors';
 import { entriesAfter } from '@/server/entries-after';
 import { plainJobId } from '@/server/plain-ids';
 import { readJson } from '@/server/read-body';
-import { respond } from '@/server/respond';
+import { behindTheDoor } from '@/server/respond';
 import { inFirm } from '@/server/session';
 import { takeEntries } from '@/server/take-entries';
 
@@ -11,7 +11,7 @@ export async function GET(
   request: Request,
   { params }: RouteContext<'/api/jobs/[id]/entries'>,
 ): Promise<Response> {
-  return respond(async () => {
+  return behindTheDoor(request, async () => {
     const id = plainJobId((await params).id);
     const after = Number(new URL(request.url).searchParams.get('after') ?? 0);
     const found = await inFirm((transaction) => entriesAfter(transaction, id, after));
@@ -24,7 +24,7 @@ export async function POST(
   request: Request,
   { params }: RouteContext<'/api/jobs/[id]/entries'>,
 ): Promise<Response> {
-  return respond(async () => {
+  return behindTheDoor(request, async () => {
     const id = plainJobId((await params).id);
     const body = (await readJson(request)) as { entries?: unknown } | null;
     return takeEntries(id, body?.entries);
