@@ -2,7 +2,7 @@
 import { build } from 'esbuild';
 
 await build({
-  entryPoints: { 'standing-worker': 'src/server/standing.worker.ts' },
+  entryPoints: { 'heavy-worker': 'src/server/heavy.worker.ts' },
   outdir: 'dist',
   outExtension: { '.js': '.mjs' },
   bundle: true,

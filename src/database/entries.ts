@@ -19,12 +19,14 @@ export async function readEntriesAfter(
   transaction: FirmTransaction,
   jobId: string,
   count: number,
+  most: number,
 ): Promise<Entry[]> {
   const rows = await transaction
     .select({ body: entries.body })
     .from(entries)
     .where(and(eq(entries.jobId, jobId), gt(entries.sequence, count)))
-    .orderBy(asc(entries.sequence));
+    .orderBy(asc(entries.sequence))
+    .limit(most);
   return rows.map((each) => each.body);
 }
 
@@ -40,9 +42,6 @@ export async function readEntriesById(
     .where(inArray(entries.id, [...ids]));
 }
 
-/** A statement has room for some 65,000 values. */
-const rowsAtOnce = 2000;
-
 /** Appends in the given order. The job's row must be locked. */
 export async function appendEntries(
   transaction: FirmTransaction,
@@ -56,22 +55,18 @@ export async function appendEntries(
     .from(entries)
     .where(eq(entries.jobId, jobId));
   const first = (last?.sequence ?? 0) + 1;
-  for (let start = 0; start < added.length; start += rowsAtOnce) {
-    await transaction.insert(entries).values(
-      added.slice(start, start + rowsAtOnce).map((body, index) => ({
-        organisationId,
-        id: body.id,
-        jobId,
-        sequence: first + start + index,
-        at: new Date(body.at),
-        kind: body.kind,
-        body,
-      })),
-    );
-  }
+  // One value however many there are: the statement is written and planned once.
+  await transaction.execute(sql`
+    insert into entries (organisation_id, id, job_id, sequence, at, kind, body)
+    select ${organisationId}::uuid, (each->>'id')::uuid, ${jobId}::uuid, ${first - 1} + place, (each->>'at')::timestamptz, each->'body'->>'kind', each->'body'
+    from jsonb_array_elements(${JSON.stringify(rowsOf(added))}::jsonb) with ordinality as list(each, place)`);
   // Told to every server once this is committed, and by them to every device that has the job open.
   await transaction.execute(sql`select pg_notify(${entriesChannel}, ${jobId})`);
 }
+
+/** As the statements take them: the time in the one form that PostgreSQL and JavaScript agree on. */
+const rowsOf = (added: readonly Entry[]) =>
+  added.map((body) => ({ id: body.id, at: new Date(body.at).toISOString(), body }));
 
 /** What the caller knows of a job, and what it makes of it. */
 export interface QuickAppend {
@@ -93,11 +88,6 @@ export async function appendQuickly(
   database: Database,
   { jobId, knownCount, knownConstraints, relied, added, standing }: QuickAppend,
 ): Promise<boolean> {
-  const rows = added.map((body) => ({
-    id: body.id,
-    at: new Date(body.at).toISOString(),
-    body,
-  }));
   const result = await orUnavailable(() =>
     database.$client.query<{ done: boolean }>({
       name: 'append-entries',
@@ -107,7 +97,7 @@ export async function appendQuickly(
         knownCount,
         JSON.stringify(knownConstraints),
         relied,
-        JSON.stringify(rows),
+        JSON.stringify(rowsOf(added)),
         JSON.stringify(standing),
         isOpenAt(standing),
       ],

@@ -1,19 +1,15 @@
 import { v7 as newId } from 'uuid';
 import { familyOfJob, PlateError } from '../core/appliances';
-import { catalogueOf } from '../core/job-diagnosis';
-import {
-  liveWorkProblems,
-  readJobFile,
-  type Entry,
-  type JobFile,
-  type JobFileProblem,
-} from '../core/job-file';
+import { liveWorkProblems, type Entry, type JobFile, type JobFileProblem } from '../core/job-file';
 import type { FirmTransaction } from '../database/client';
+import { appendEntries } from '../database/entries';
+import { updateStanding } from '../database/jobs';
 import { readTechnician } from '../database/technicians';
 import { NotFound, Refused } from './errors';
 import { jobFileOf } from './job-file-of';
 import { openCall } from './open-call';
-import { lockedJob, storeEntries } from './record-entries';
+import { lockedJob } from './record-entries';
+import { inThread } from './threads';
 
 export interface ImportedJob {
   readonly id: string;
@@ -32,7 +28,7 @@ export async function importJob(
   technicianId: string,
   text: string,
 ): Promise<ImportedJob> {
-  const read = readJobFile(text, catalogueOf);
+  const read = await inThread('checks', (service) => service.readFile(text));
   if (!read.ok) throw new Refused(read.problems);
   const { job, warnings } = read;
   const technician = await readTechnician(transaction, technicianId);
@@ -73,13 +69,11 @@ export async function importJob(
   });
   const entries = job.entries.map((each) => renamed(each, idOf, idOf.get(each.id)!));
   const stored = await lockedJob(transaction, id);
-  await storeEntries(
-    transaction,
-    organisationId,
-    jobFileOf(stored, entries),
-    entries,
-    stored.job.standing,
+  const standing = await inThread('checks', (service) =>
+    service.standingMeanwhile(jobFileOf(stored, entries), stored.job.standing),
   );
+  await appendEntries(transaction, organisationId, id, entries);
+  await updateStanding(transaction, id, standing);
   return { id, number, warnings };
 }
 

@@ -47,9 +47,17 @@ export interface KnownJob {
   readonly job: JobFile;
   readonly standing: Standing;
   readonly technicians: readonly Technician[];
+  /** Where it has been folded already. */
+  readonly fold?: RunningFold;
 }
 
-export function rememberJob({ organisationId, job, standing, technicians }: KnownJob): void {
+export function rememberJob({
+  organisationId,
+  job,
+  standing,
+  technicians,
+  fold = beginFold(job.entries, familyOfJob(job).catalogue),
+}: KnownJob): void {
   const { id } = job.job;
   forgetJob(id);
   const jobs = own();
@@ -57,7 +65,7 @@ export function rememberJob({ organisationId, job, standing, technicians }: Know
     organisationId,
     head: { ...job, entries: [] },
     ids: new Set(job.entries.map((each) => each.id)),
-    fold: beginFold(job.entries, familyOfJob(job).catalogue),
+    fold,
     standing,
     technicians,
   });

@@ -8,7 +8,9 @@ import { readKnownJob } from './read-job';
 import { inFirm, readSession } from './session';
 
 export interface JobPage {
+  /** Of a long one without its entries: the device fetches them part by part. */
   readonly job: JobFile;
+  readonly isLong: boolean;
   readonly organisation: Organisation;
   /** Who works on it now, whoever's job it is. */
   readonly technician: Pick<Technician, 'id' | 'name' | 'liveWork' | 'instruments'>;
@@ -27,7 +29,8 @@ export async function readJobPage(asked: string): Promise<JobPage | 'no-firm' | 
     const job = known?.job;
     return job
       ? {
-          job: asSeenBy(job, technician, organisation),
+          job: asSeenBy(isLong(job) ? { ...job, entries: [] } : job, technician, organisation),
+          isLong: isLong(job),
           organisation,
           technician: {
             id: technician.id,
@@ -42,3 +45,8 @@ export async function readJobPage(asked: string): Promise<JobPage | 'no-firm' | 
     throw error;
   }
 }
+
+/** More entries than these make the page itself heavy. */
+const mostInPage = 500;
+
+const isLong = ({ entries }: JobFile): boolean => entries.length > mostInPage;

@@ -23,3 +23,13 @@ export async function readKnownJob(transaction: FirmTransaction, jobId: string):
 /** The same without what it stands at. */
 export const readJobFile = async (transaction: FirmTransaction, jobId: string): Promise<JobFile> =>
   (await readKnownJob(transaction, jobId)).job;
+
+/**
+ * A job without its logbook.
+ * @throws NotFound where this firm has no such job.
+ */
+export async function readJobHead(transaction: FirmTransaction, jobId: string): Promise<JobFile> {
+  const stored = await readJob(transaction, jobId);
+  if (!stored) throw new NotFound('This firm has no such job.');
+  return jobFileOf(stored, []);
+}

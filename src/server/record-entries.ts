@@ -1,8 +1,6 @@
 import { familyOfJob } from '../core/appliances';
-import { closingProblem, openDiagnosis, proofOf } from '../core/job-diagnosis';
 import {
   canonical,
-  entryProblems,
   liveWorkProblems,
   readEntry,
   type Entry,
@@ -12,13 +10,14 @@ import {
 import type { FirmTransaction } from '../database/client';
 import { appendEntries, readEntries, readEntriesById } from '../database/entries';
 import { lockJob, readJob, updateStanding, type JobWithUnit } from '../database/jobs';
-import type { Standing } from '../database/standing';
 import { listTechnicians, type Technician } from '../database/technicians';
+import { checkLogbook, type CheckedLogbook } from './check-logbook';
 import { Conflict, NotFound, Refused } from './errors';
 import { jobFileOf } from './job-file-of';
 import type { KnownJob } from './open-jobs';
 import { withPlainIds } from './plain-ids';
-import { standingMeanwhile } from './standing-of';
+import { standingFromRecord } from './standing-of';
+import { inThread } from './threads';
 
 export interface RecordedEntries {
   /** Ids that are stored now, be it from this batch or an earlier one. */
@@ -72,39 +71,23 @@ export async function recordBatch(
     const earlier = await readEntries(transaction, jobId);
     const technicians = await listTechnicians(transaction);
     const job = jobFileOf(stored, [...earlier, ...fresh], technicians);
-    refuse([
-      ...ofFresh(entryProblems(job.entries, familyOfJob(job).catalogue), earlier.length),
-      ...withoutPermission(job, fresh, sender, technicians),
-      ...badClosings(job, fresh, earlier.length),
-    ]);
-    const standing = await storeEntries(
-      transaction,
-      organisationId,
-      job,
-      fresh,
-      stored.job.standing,
-    );
-    knownJob = { organisationId, job, standing, technicians };
+    const { problems, fold, state } = await checked(job, earlier.length);
+    refuse([...problems, ...withoutPermission(job, fresh, sender, technicians)]);
+    const standing = standingFromRecord(state, job.entries.length, stored.job.standing);
+    await appendEntries(transaction, organisationId, jobId, fresh);
+    await updateStanding(transaction, jobId, standing);
+    knownJob = { organisationId, job, standing, technicians, fold };
   }
   return { stored: batch.map((each) => each.id), known: knownJob };
 }
 
-/**
- * Appends entries that have been checked, with what the record alone says of the job. The job's row must be locked. What it
- * stands at is worked out after the transaction (`settleStanding`).
- */
-export async function storeEntries(
-  transaction: FirmTransaction,
-  organisationId: string,
-  job: JobFile,
-  fresh: readonly Entry[],
-  before: Standing,
-): Promise<Standing> {
-  const standing = standingMeanwhile(job, before);
-  await appendEntries(transaction, organisationId, job.job.id, fresh);
-  await updateStanding(transaction, job.job.id, standing);
-  return standing;
-}
+/** A longer logbook is checked in a thread: it would be felt by others. */
+const mostHere = 1000;
+
+const checked = (job: JobFile, earlierCount: number): CheckedLogbook | Promise<CheckedLogbook> =>
+  job.entries.length <= mostHere
+    ? checkLogbook(job, earlierCount)
+    : inThread('checks', (service) => service.checkLogbook(job, earlierCount));
 
 /** @throws NotFound where this firm has no such job. */
 export async function lockedJob(transaction: FirmTransaction, jobId: string): Promise<JobWithUnit> {
@@ -145,14 +128,6 @@ function refuse(problems: readonly JobFileProblem[]): void {
   if (problems.length > 0) throw new Refused(problems);
 }
 
-/** Of problems in the whole logbook, those of the fresh entries, counted from the first of them. */
-const ofFresh = (problems: readonly JobFileProblem[], earlierCount: number): JobFileProblem[] =>
-  problems.flatMap(({ pointer, message }) => {
-    const [, index = '', rest = ''] = /^\/entries\/(\d+)(.*)$/.exec(pointer) ?? [];
-    const place = Number(index) - earlierCount;
-    return place >= 0 ? [{ pointer: `/entries/${place}${rest}`, message }] : [];
-  });
-
 /** Live results by somebody who may not take them, and any while the job is set to none. */
 function withoutPermission(
   job: JobFile,
@@ -167,20 +142,4 @@ function withoutPermission(
     familyOfJob(job).catalogue,
     (each) => !isNone && takerOf(each).liveWork,
   );
-}
-
-/** Closings that a bad proof, a lifted wire or a missing reason bars. */
-function badClosings(
-  job: JobFile,
-  fresh: readonly Entry[],
-  earlierCount: number,
-): JobFileProblem[] {
-  return fresh.flatMap((each, index) => {
-    const closing = each.kind === 'correction' ? each.entry : each;
-    if (closing?.kind !== 'status') return [];
-    const before = { ...job, entries: job.entries.slice(0, earlierCount + index) };
-    const open = openDiagnosis(before);
-    const message = closingProblem({ state: open.state, proof: proofOf(open, before) }, closing);
-    return message ? [{ pointer: `/entries/${index}/reason`, message }] : [];
-  });
 }

@@ -15,9 +15,13 @@ export interface ProblemAnswer {
 const fresh = { 'cache-control': 'no-store' };
 
 /** Runs a handler and turns its typed errors into answers; anything else is logged and told as unexpected. */
-export async function respond(work: () => Promise<unknown>): Promise<Response> {
+export const respond = (work: () => Promise<unknown>): Promise<Response> =>
+  respondWith(async () => Response.json((await work()) ?? {}, { headers: fresh }));
+
+/** The same where the handler makes its own answer. */
+export async function respondWith(work: () => Promise<Response>): Promise<Response> {
   try {
-    return Response.json((await work()) ?? {}, { headers: fresh });
+    return await work();
   } catch (error) {
     const [status, answer] = problemOf(error);
     return Response.json(answer, { status, headers: fresh });

@@ -4,7 +4,7 @@ import { asFirm, DatabaseUnavailable, type Database } from '../database/client';
 import { settleStandingOf } from '../database/jobs';
 import { NotFound } from './errors';
 import { readJobFile } from './read-job';
-import { standingInThread } from './standing-thread';
+import { inThread } from './threads';
 
 /**
  * Works out what jobs stand at, beside the requests and in a thread of its own: an entry is stored long before its answer is
@@ -76,7 +76,7 @@ async function settle({ database, organisationId, jobId }: Wanted): Promise<void
   const job = await asFirm(database, organisationId, (transaction) =>
     readJobFile(transaction, jobId),
   );
-  const standing = await standingInThread(job);
+  const standing = await inThread('background', (service) => service.standingOf(job));
   await asFirm(database, organisationId, (transaction) =>
     settleStandingOf(transaction, jobId, standing),
   );

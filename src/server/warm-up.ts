@@ -1,12 +1,11 @@
 import { performance } from 'node:perf_hooks';
 import { setTimeout as pause } from 'node:timers/promises';
-import { familyOfJob } from '../core/appliances';
-import { benchAnswer, packTables } from '../core/job-diagnosis';
 import { applicationDatabase, DatabaseUnavailable } from '../database/client';
 import { listJobs, listUnsettled } from '../database/jobs';
 import { jobFileOf } from './job-file-of';
 import { inFirm } from './session';
 import { settleStanding } from './settle-standing';
+import { inThread } from './threads';
 
 /** Jobs that are likely to be opened first: the newest of those that are open. */
 const mostJobs = 8;
@@ -27,9 +26,10 @@ export async function warmUp(): Promise<void> {
     const jobs = rows.map((each) => jobFileOf(each, []));
     for (const job of jobs) {
       await quiet();
-      const family = familyOfJob(job);
-      benchAnswer(job, undefined);
-      packTables(family, family.plateOf(job));
+      await inThread('answers', async (service) => {
+        await service.firstAnswer(job, new Date().toISOString());
+        await service.tablesFor(job);
+      });
     }
   } catch (error) {
     // The page that needs the tables fills them, and says what is wrong with the database.

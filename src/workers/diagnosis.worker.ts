@@ -27,24 +27,57 @@ export interface PictureAnswer {
   readonly probe?: ProbeAnswer;
 }
 
+/** A job as it comes here: the logbook continues what came before it, after its first so many entries. */
+export interface SentJob {
+  readonly head: JobFile;
+  readonly base: number;
+  readonly added: readonly Entry[];
+}
+
+let held: readonly Entry[] = [];
+
+/** Called at once when a job comes, before anything is waited for. */
+function whole({ head, base, added }: SentJob): JobFile {
+  held = [...held.slice(0, base), ...added];
+  return { ...head, entries: [...held] };
+}
+
+/** Of a long logbook the last results are judged: nobody sees more of it at once. */
+const judgeMost = 300;
+
+const shortWaitMilliseconds = 400;
+
 const service = {
   /** Fills the tables that the next answers need; the answer itself came with the page. */
-  async prepare(job: JobFile): Promise<void> {
+  async prepare(sent: SentJob): Promise<void> {
+    const job = whole(sent);
     await downloadTables(job);
     benchAnswer(job, undefined);
   },
 
   /** Looks one step ahead only: the first answer, while the tables of a plate are still empty. */
-  diagnoseQuickly(job: JobFile, chosen: string | undefined, now: string): BenchAnswer {
-    return benchAnswer(job, chosen, { depth: 'one-step', now });
+  async diagnoseQuickly(
+    sent: SentJob,
+    chosen: string | undefined,
+    now: string,
+  ): Promise<BenchAnswer> {
+    const job = whole(sent);
+    // Tables that are here in a moment make the first look several times as quick.
+    await Promise.race([
+      downloadTables(job),
+      new Promise((resolve) => setTimeout(resolve, shortWaitMilliseconds)),
+    ]);
+    return benchAnswer(job, chosen, { depth: 'one-step', now, judgeMost });
   },
 
-  async diagnose(job: JobFile, chosen: string | undefined, now: string): Promise<BenchAnswer> {
+  async diagnose(sent: SentJob, chosen: string | undefined, now: string): Promise<BenchAnswer> {
+    const job = whole(sent);
     await downloadTables(job);
-    return benchAnswer(job, chosen, { now });
+    return benchAnswer(job, chosen, { now, judgeMost });
   },
 
-  preview(job: JobFile, entry: Entry): Preview {
+  preview(sent: SentJob, entry: Entry): Preview {
+    const job = whole(sent);
     const { answer, tables, standing } = diagnoseJob(
       { ...job, entries: [...job.entries, entry] },
       { depth: 'one-step', brief: true },
@@ -56,16 +89,16 @@ const service = {
   },
 
   /** What a check would read if it is taken with this load. */
-  expect(job: JobFile, check: string, load: EntryState['load']): Expectation {
-    return expectCheck(diagnoseJob(job, { depth: 'one-step', brief: true }), check, load);
+  expect(sent: SentJob, check: string, load: EntryState['load']): Expectation {
+    return expectCheck(diagnoseJob(whole(sent), { depth: 'one-step', brief: true }), check, load);
   },
 
   picture(
-    job: JobFile,
+    sent: SentJob,
     setting: PictureSetting,
     between: readonly [ProbePoint, ProbePoint] | undefined,
   ): PictureAnswer {
-    const open = diagnoseJob(job, { depth: 'one-step', brief: true });
+    const open = diagnoseJob(whole(sent), { depth: 'one-step', brief: true });
     return {
       picture: pictureOf(open, setting),
       probe: between && probeTerminals(open, between, setting),

@@ -42,7 +42,7 @@ export function benchAnswer(
     answer,
     state,
     picture: pictureOf(open),
-    judged: judgeLogbook(open, job),
+    judged: judgeLogbook(open, job, options.judgeMost),
     proof: proofOf(open, job),
     recheck: recheckOf(open),
     selected:

@@ -76,6 +76,8 @@ export interface DiagnosisOptions {
   readonly now?: string;
   /** Leaves out what no loop over many jobs needs: weights of entries, expected bands, the usual order. */
   readonly brief?: boolean;
+  /** Judges no more than so many of the last results. */
+  readonly judgeMost?: number;
 }
 
 /** The diagnosis with what it was computed from, for screens that look closer. */

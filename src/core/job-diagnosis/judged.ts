@@ -22,10 +22,10 @@ export interface JudgedResult {
 
 export type JudgedLogbook = Readonly<Record<string, JudgedResult>>;
 
-/** Every result of a job beside what a good unit shows, by entry. */
-export function judgeLogbook(open: OpenDiagnosis, job: JobFile): JudgedLogbook {
+/** Every result of a job, or the last so many, beside what a good unit shows, by entry. */
+export function judgeLogbook(open: OpenDiagnosis, job: JobFile, most = Infinity): JudgedLogbook {
   return Object.fromEntries(
-    open.walked.flatMap((each) => {
+    open.walked.slice(-most).flatMap((each) => {
       const judged = judgeEntry(open, job, each);
       return judged ? [[each.entry.id, judged]] : [];
     }),
@@ -77,9 +77,26 @@ function goodsOf(
   if (observable.kind !== 'probe' && observable.kind !== 'clamp')
     return [() => goodReading(tables, observable)];
   return watersOf(open, before).map(
-    (water) => () => goodReading(tables, inWater(family, observable, water)),
+    (water) => () => goodInWater(open, inWater(family, observable, water)),
   );
 }
+
+/** A logbook takes the same readings again and again: what a good one is, is worked out once for each look. */
+function goodInWater({ tables }: OpenDiagnosis, observable: ElectricalObservable): GoodReading {
+  const known = goodByLook.get(tables) ?? new Map<string, GoodReading>();
+  goodByLook.set(tables, known);
+  const state = 'state' in observable ? observable.state : {};
+  const key = `${observable.key} ${JSON.stringify(state)}`;
+  const found = known.get(key) ?? goodReading(tables, observable);
+  if (known.size >= mostLooksKept) known.clear();
+  known.set(key, found);
+  return found;
+}
+
+const goodByLook = new WeakMap<OpenDiagnosis['tables'], Map<string, GoodReading>>();
+
+/** Looks are few, but water and dials that were measured are numbers: a long logbook may have thousands. */
+const mostLooksKept = 2000;
 
 interface Water {
   readonly topCelsius: number;

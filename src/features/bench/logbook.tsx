@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useRef } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { familyOfJob } from '@/core/appliances';
 import type { JudgedLogbook, JudgedResult } from '@/core/job-diagnosis';
 import { effectiveEntries, inOrder, quantityOf, type Entry, type JobFile } from '@/core/job-file';
@@ -29,10 +29,15 @@ interface Line {
   readonly removed: boolean;
 }
 
+/** Of a long logbook the last are drawn; those before them when they are asked for. */
+const linesAtOnce = 100;
+
 /** Every entry with its time, as it counts now; a corrected one keeps its old value, struck. */
 export function Logbook({ job, judged, system, direction, onCorrect }: LogbookProps) {
   const end = useRef<HTMLLIElement>(null);
-  const lines = linesOf(job.entries);
+  const lines = useMemo(() => linesOf(job.entries), [job.entries]);
+  const [most, setMost] = useState(linesAtOnce);
+  const hidden = Math.max(0, lines.length - most);
   useEffect(() => {
     const list = end.current?.parentElement;
     if (direction === 'sideways' && list) list.scrollLeft = list.scrollWidth;
@@ -58,7 +63,18 @@ export function Logbook({ job, judged, system, direction, onCorrect }: LogbookPr
           {job.complaint?.words && `“${job.complaint.words}”`}
         </p>
       </li>
-      {lines.map((line) => (
+      {hidden > 0 && (
+        <li className="shrink-0 px-2 py-1.5">
+          <button
+            type="button"
+            className="button"
+            onClick={() => setMost((before) => before + linesAtOnce)}
+          >
+            {hidden} earlier
+          </button>
+        </li>
+      )}
+      {lines.slice(hidden).map((line) => (
         <LogbookLine
           key={line.entry.id}
           job={job}
@@ -76,13 +92,14 @@ export function Logbook({ job, judged, system, direction, onCorrect }: LogbookPr
 
 function linesOf(entries: readonly Entry[]): Line[] {
   const counting = new Map(effectiveEntries(entries).map((each) => [each.id, each]));
+  const corrections = new Map(
+    entries.flatMap((each) => (each.kind === 'correction' ? [[each.replaces, each] as const] : [])),
+  );
   return inOrder(entries).flatMap((each): Line[] => {
     if (each.kind === 'correction') return [];
-    const correction = entries.findLast(
-      (other) => other.kind === 'correction' && other.replaces === each.id,
-    );
+    const correction = corrections.get(each.id);
+    if (!correction) return [{ entry: each, removed: false }];
     const now = counting.get(each.id);
-    if (correction?.kind !== 'correction') return [{ entry: each, removed: false }];
     return [
       { entry: now ?? each, struck: each, reason: correction.reason, removed: now === undefined },
     ];

@@ -3,7 +3,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { BenchAnswer, Expectation } from '@/core/job-diagnosis';
 import type { Entry, EntryState, JobFile } from '@/core/job-file';
-import { diagnosisService, type Preview } from '@/workers/diagnosis-client';
+import { diagnosisService, toThread, type Preview } from '@/workers/diagnosis-client';
 import { useProofEnd } from './use-proof-end';
 
 export interface Answered {
@@ -54,12 +54,12 @@ export function useBenchAnswer(
       const wasPrepared = isPrepared.current;
       isPrepared.current = true;
       if (isFor(before, job, chosen, proofEnds)) {
-        if (!wasPrepared) await service.prepare(job);
+        if (!wasPrepared) await service.prepare(toThread(job));
         return;
       }
       const now = () => new Date().toISOString();
-      if (!before) take(await service.diagnoseQuickly(job, chosen, now()));
-      take(await service.diagnose(job, chosen, now()));
+      if (!before) take(await service.diagnoseQuickly(toThread(job), chosen, now()));
+      take(await service.diagnose(toThread(job), chosen, now()));
     };
     work().catch((error: unknown) => {
       if (!isGone) setFailure(error instanceof Error ? error.message : String(error));
@@ -115,7 +115,7 @@ export function usePreview(job: JobFile, entry: Entry | undefined): Preview | un
       const { job: present, entry: asked } = latest.current;
       if (!asked) return;
       void diagnosisService()
-        .preview(present, asked)
+        .preview(toThread(present), asked)
         .then((preview) => setState({ key, preview }));
     }, previewDelayMilliseconds);
     return () => clearTimeout(timer);
@@ -134,7 +134,7 @@ export function useLoadedExpectation(
     if (check === undefined || load !== 'open-circuit') return;
     let isGone = false;
     void diagnosisService()
-      .expect(job, check, load)
+      .expect(toThread(job), check, load)
       .then((expectation) => {
         if (!isGone) setState({ job, check, expectation });
       });

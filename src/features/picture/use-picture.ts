@@ -4,7 +4,7 @@ import { useEffect, useState } from 'react';
 import type { PictureSetting } from '@/core/job-diagnosis';
 import type { JobFile, ProbePoint } from '@/core/job-file';
 import { freeEndOf } from '@/ui/wiring-picture';
-import { diagnosisService, type PictureAnswer } from '@/workers/diagnosis-client';
+import { diagnosisService, toThread, type PictureAnswer } from '@/workers/diagnosis-client';
 
 /** A touched place as the job file names it: a terminal, or a lifted wire's free end. */
 export const probePoint = (id: string): ProbePoint => freeEndOf(id) ?? id;
@@ -21,7 +21,7 @@ export function usePicture(
     const [a, b] = probes;
     void diagnosisService()
       .picture(
-        job,
+        toThread(job),
         setting,
         a !== undefined && b !== undefined ? [probePoint(a), probePoint(b)] : undefined,
       )

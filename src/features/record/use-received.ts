@@ -28,11 +28,15 @@ export function useReceived(jobId: string, knownCount: number): Received {
           cache: 'no-store',
         });
         if (!response.ok) return setHearing(false);
-        const fresh = ((await response.json()) as { entries: Entry[] }).entries;
+        const { entries: fresh, more } = (await response.json()) as {
+          entries: Entry[];
+          more: boolean;
+        };
         setHearing(true);
         if (fresh.length === 0) return;
         count.current += fresh.length;
         setEntries((before) => [...before, ...fresh]);
+        if (more) void ask();
       } catch {
         setHearing(false);
       }

@@ -1,12 +1,14 @@
 import { notFound, redirect } from 'next/navigation';
 import { RepairPage } from '@/features/repair/repair';
 import { Present } from '@/features/record/technician-context';
+import { LongJob } from '@/features/without-server/long-job';
 import { readJobPage } from '@/server/read-job-page';
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
   const page = await readJobPage((await params).id);
   if (page === 'no-firm') redirect('/setup');
   if (page === 'no-job') notFound();
+  if (page.isLong) return <LongJob {...page} page="repair" />;
   return (
     <Present technician={page.technician}>
       <RepairPage initial={page.job} system={page.organisation.unitSystem} />

@@ -1,7 +1,7 @@
 import { NotFound } from '@/server/errors';
-import { readJobFile } from '@/server/read-job';
 import { plainJobId } from '@/server/plain-ids';
-import { respond } from '@/server/respond';
+import { readJobHead } from '@/server/read-job';
+import { respondWith } from '@/server/respond';
 import { inFirm } from '@/server/session';
 import { tablePackFor } from '@/server/table-pack';
 
@@ -10,13 +10,16 @@ export async function GET(
   { params }: RouteContext<'/api/jobs/[id]/tables'>,
 ): Promise<Response> {
   const build = new URL(request.url).searchParams.get('build');
-  const response = await respond(async () => {
+  return respondWith(async () => {
     const id = plainJobId((await params).id);
-    const job = await inFirm((transaction) => readJobFile(transaction, id));
+    const job = await inFirm((transaction) => readJobHead(transaction, id));
     if (!job) throw new NotFound('No firm is set up yet.');
-    return tablePackFor(job, build);
+    return new Response(await tablePackFor(job, build), {
+      headers: {
+        'content-type': 'application/json',
+        // The address names the build, and a plate of another kind is told by the pack itself.
+        'cache-control': 'private, max-age=86400',
+      },
+    });
   });
-  // The address names the build, and a plate of another kind is told by the pack itself.
-  if (response.ok) response.headers.set('cache-control', 'private, max-age=86400');
-  return response;
 }

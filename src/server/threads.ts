@@ -1,0 +1,52 @@
+import { existsSync } from 'node:fs';
+import path from 'node:path';
+import { Worker } from 'node:worker_threads';
+import { wrap, type Remote } from 'comlink';
+import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs';
+import { heavy, type Heavy } from './heavy';
+
+/** One for what a page would like to have, one for what a change cannot do without, one for what nobody waits for. */
+export type ThreadName = 'answers' | 'checks' | 'background';
+
+/** Bundled by scripts/build-workers.mjs beside the production build. */
+const workerFile = () => path.join(process.cwd(), 'dist', 'heavy-worker.mjs');
+
+interface Thread {
+  readonly service: Remote<Heavy>;
+  /** Rejects when the thread ends, so that nobody waits for an answer that will not come. */
+  readonly ended: Promise<never>;
+}
+
+const global = globalThis as { ohmmeterThreads?: Map<ThreadName, Thread> };
+
+/**
+ * Does heavy work in a thread of its own. In this one where it is not the production build that runs: the bundle may then be
+ * older than the code.
+ */
+export async function inThread<T>(
+  name: ThreadName,
+  work: (service: Remote<Heavy> | Heavy) => T | Promise<T>,
+): Promise<T> {
+  if (process.env.NODE_ENV !== 'production' || !existsSync(workerFile())) return work(heavy);
+  const threads = (global.ohmmeterThreads ??= new Map<ThreadName, Thread>());
+  const thread = threads.get(name) ?? startThread(threads, name);
+  return Promise.race([work(thread.service), thread.ended]);
+}
+
+function startThread(threads: Map<ThreadName, Thread>, name: ThreadName): Thread {
+  const worker = new Worker(workerFile(), { workerData: name });
+  worker.unref();
+  const ended = new Promise<never>((_, reject) => {
+    const end = (error?: unknown) => {
+      threads.delete(name);
+      reject(error instanceof Error ? error : new Error(`the thread "${name}" has ended`));
+    };
+    worker.once('error', end);
+    worker.once('exit', end);
+  });
+  // Told to whoever waits; nobody may be waiting.
+  ended.catch(() => undefined);
+  const thread = { service: wrap<Heavy>(nodeEndpoint(worker)), ended };
+  threads.set(name, thread);
+  return thread;
+}
