@@ -11,7 +11,7 @@ export default defineConfig({
   test: {
     include: [
       'src/**/*.test.{ts,tsx}',
-      'tests/{oracles,properties,database,command-line}/**/*.test.ts',
+      'tests/{oracles,properties,database,operations,command-line}/**/*.test.ts',
     ],
     maxWorkers: 2,
     testTimeout: 60_000,

@@ -60,7 +60,11 @@ const steps: readonly Step[] = [
   },
   {
     name: 'types',
-    command: ['bash', '-c', `${bin('next')} typegen >/dev/null && ${bin('tsc')} --noEmit && ${bin('tsc')} --noEmit -p src/service-worker`],
+    command: [
+      'bash',
+      '-c',
+      `${bin('next')} typegen >/dev/null && ${bin('tsc')} --noEmit && ${bin('tsc')} --noEmit -p src/service-worker`,
+    ],
   },
   { name: 'command line', command: ['node', 'scripts/build-cli.mjs'] },
   {

@@ -1,6 +1,8 @@
 import { migrate } from 'drizzle-orm/node-postgres/migrator';
 import { drizzle } from 'drizzle-orm/node-postgres';
 import pg from 'pg';
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
 
 /** Any number; the same for everyone who migrates. */
 const migrationLock = 0x0e3;
@@ -24,10 +26,30 @@ export async function migrateDatabase(
       exception when duplicate_object then null;
       end $$`);
     await setPassword(client, applicationPassword);
+    await refuseNewer(client, migrationsFolder);
     await migrate(drizzle(client), { migrationsFolder });
   } finally {
     await client.end();
   }
+}
+
+/** A database that a newer version has changed is left alone: what this version would write into it nobody knows. */
+async function refuseNewer(client: pg.Client, migrationsFolder: string): Promise<void> {
+  const { rows: tables } = await client.query<{ there: boolean }>(
+    `select to_regclass('drizzle.__drizzle_migrations') is not null as there`,
+  );
+  if (!tables[0]?.there) return;
+  const { rows } = await client.query<{ latest: string | null }>(
+    'select max(created_at)::text as latest from drizzle.__drizzle_migrations',
+  );
+  const journal = JSON.parse(
+    readFileSync(path.join(migrationsFolder, 'meta/_journal.json'), 'utf8'),
+  ) as { entries: { when: number }[] };
+  const known = Math.max(...journal.entries.map((each) => each.when));
+  if (Number(rows[0]?.latest ?? 0) <= known) return;
+  throw new Error(
+    'The database was brought up to date by a newer version of Ohmmeter than this one. Nothing was changed. Start the newer version again, or restore a backup from before it.',
+  );
 }
 
 const mostTries = 10;

@@ -195,12 +195,13 @@ describe('one firm', () => {
 
   it('that this installation does not work for can be named by no statement', async () => {
     const unserved = newId();
-    await test.owner.query(
-      `insert into organisations (id, name, address, unit_system, time_zone) values ($1, 'Elsewhere', '', 'us', 'UTC')`,
-      [unserved],
-    );
+    await test.serve(unserved);
+    await setUpFirm(test.database, newFirm('Elsewhere', false), unserved);
+    await test.owner.query('delete from served_firms where organisation_id = $1', [unserved]);
     const seen = await asFirm(test.database, unserved, (transaction) =>
-      transaction.execute(sql`select current_organisation() as firm, (select count(*)::int from organisations) as n`),
+      transaction.execute(
+        sql`select current_organisation() as firm, (select count(*)::int from organisations) as n`,
+      ),
     );
     expect(seen.rows).toEqual([{ firm: null, n: 0 }]);
     const serving = asFirm(test.database, firm, (transaction) =>
@@ -210,7 +211,9 @@ describe('one firm', () => {
     await asFirm(test.database, firm, (transaction) =>
       transaction.execute(sql`select serve_first_firm(${unserved})`),
     );
-    const after = await test.owner.query('select from served_firms where organisation_id = $1', [unserved]);
+    const after = await test.owner.query('select from served_firms where organisation_id = $1', [
+      unserved,
+    ]);
     expect(after.rowCount).toBe(0);
   });
 
