@@ -10,6 +10,9 @@ export function proxy(request: NextRequest): NextResponse {
   if (refused) {
     return new NextResponse(refused.message, { status: refused.status, headers: everywhere });
   }
+  if (!isReadable(request.nextUrl.pathname)) {
+    return new NextResponse('This address cannot be read.', { status: 400, headers: everywhere });
+  }
   const nonce = Buffer.from(crypto.randomUUID()).toString('base64');
   const policy = contentSecurityPolicy(nonce);
   const headers = new Headers(request.headers);
@@ -19,6 +22,14 @@ export function proxy(request: NextRequest): NextResponse {
   response.headers.set('content-security-policy', policy);
   for (const [name, value] of Object.entries(everywhere)) response.headers.set(name, value);
   return response;
+}
+
+function isReadable(pathname: string): boolean {
+  try {
+    return decodeURIComponent(pathname) !== '';
+  } catch {
+    return false;
+  }
 }
 
 function contentSecurityPolicy(nonce: string): string {

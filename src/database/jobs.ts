@@ -80,24 +80,33 @@ export async function listJobs(
 export interface JobCounts {
   readonly open: number;
   readonly waiting: number;
+  /** Of those that words find, no more than `mostCounted` and one. */
   readonly closed: number;
 }
+
+/** Closed jobs that words find are counted up to here: all of a firm may be as many as it ever had. */
+const mostCounted = 1000;
 
 /** How many jobs of each kind the question finds. */
 export async function countJobs(
   transaction: FirmTransaction,
   words: readonly string[] = [],
 ): Promise<JobCounts> {
-  const isWaiting = sql`${jobs.isOpen} and ${jobs.standing}->>'stage' = 'waiting'`;
-  const [row] = await transaction
+  const found = hasWords('job', jobs, words);
+  const [open] = await transaction
     .select({
-      open: sql<number>`(count(*) filter (where ${jobs.isOpen}))::int`,
-      waiting: sql<number>`(count(*) filter (where ${isWaiting}))::int`,
-      closed: sql<number>`(count(*) filter (where not ${jobs.isOpen}))::int`,
+      open: sql<number>`count(*)::int`,
+      waiting: sql<number>`(count(*) filter (where ${jobs.standing}->>'stage' = 'waiting'))::int`,
     })
     .from(jobs)
-    .where(hasWords('job', jobs, words));
-  return row ?? { open: 0, waiting: 0, closed: 0 };
+    .where(and(eq(jobs.isOpen, true), found));
+  const closed = transaction
+    .select({ one: sql`1` })
+    .from(jobs)
+    .where(and(eq(jobs.isOpen, false), found));
+  const counted = (words.length === 0 ? closed : closed.limit(mostCounted + 1)).as('counted');
+  const [row] = await transaction.select({ closed: sql<number>`count(*)::int` }).from(counted);
+  return { open: open?.open ?? 0, waiting: open?.waiting ?? 0, closed: row?.closed ?? 0 };
 }
 
 /** Locks the job's row until the transaction ends, so that entries get their sequence one batch at a time. */
@@ -108,6 +117,11 @@ export async function lockJob(transaction: FirmTransaction, id: string): Promise
     .where(eq(jobs.id, id))
     .for('update');
   return rows.length > 0;
+}
+
+/** Of the same call sent twice at once the second waits for the first, and then finds it. */
+export async function lockCall(transaction: FirmTransaction, id: string): Promise<void> {
+  await transaction.execute(sql`select pg_advisory_xact_lock(hashtext(${id}))`);
 }
 
 export async function insertJob(

@@ -6,7 +6,7 @@ import type { FirmTransaction } from '../database/client';
 
 import { searchWords } from '../core/search';
 import { insertCustomer, insertSite, insertUnit, readUnit } from '../database/customers';
-import { insertJob, readJob } from '../database/jobs';
+import { insertJob, lockCall, readJob } from '../database/jobs';
 import { insertWords } from '../database/search';
 import { readTechnician, readOrganisation } from '../database/technicians';
 import { NotFound, Refused } from './errors';
@@ -55,11 +55,14 @@ export async function openCall(
   organisationId: string,
   call: NewCall,
 ): Promise<{ id: string; number: number }> {
+  if (call.id !== undefined) await lockCall(transaction, call.id);
   const earlier = call.id === undefined ? undefined : await readJob(transaction, call.id);
   // The same call again, whose answer was lost on its way.
   if (earlier) return { id: earlier.job.id, number: earlier.job.number };
   const organisation = await readOrganisation(transaction);
-  const technician = await readTechnician(transaction, call.technicianId);
+  const technician = isUuid(call.technicianId)
+    ? await readTechnician(transaction, call.technicianId)
+    : undefined;
   if (!organisation || !technician) throw new NotFound('This firm has no such technician.');
   const { unitId, family, plate, supply, words } = await unitFor(transaction, organisationId, call);
   const id = call.id ?? newId();

@@ -97,10 +97,18 @@ export async function lockedJob(transaction: FirmTransaction, jobId: string): Pr
   return stored;
 }
 
+/** Devices send a hundred at once. */
+const mostSent = 2000;
+
 /** @throws Refused with the pointer of each entry that is none. */
 export function readBatch(sent: unknown): Entry[] {
   if (!Array.isArray(sent)) {
     throw new Refused([{ pointer: '/entries', message: 'Entries come as a list.' }]);
+  }
+  if (sent.length > mostSent) {
+    throw new Refused([
+      { pointer: '/entries', message: `At most ${mostSent} entries are taken at once.` },
+    ]);
   }
   const problems: JobFileProblem[] = [];
   const batch = new Map<string, Entry>();

@@ -1,6 +1,7 @@
 import 'server-only';
 import { DatabaseUnavailable } from '../database/client';
 import { everywhere, refusedAtTheDoor } from '../door';
+import { logFault } from './log';
 import { Conflict, NotFound, Refused, TooLarge } from './errors';
 
 /** What an interface of the server answers when it could not do what was asked. */
@@ -60,7 +61,7 @@ function problemOf(error: unknown): [number, ProblemAnswer] {
       },
     ];
   }
-  console.error(error);
+  logFault('a request failed', error);
   return [
     500,
     {

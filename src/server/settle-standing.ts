@@ -3,6 +3,7 @@ import { setTimeout as pause } from 'node:timers/promises';
 import { asFirm, DatabaseUnavailable, type Database } from '../database/client';
 import { settleStandingOf } from '../database/jobs';
 import { NotFound } from './errors';
+import { logFault } from './log';
 import { readJobFile } from './read-job';
 import { inThread } from './threads';
 
@@ -63,7 +64,7 @@ async function settleAll({ waiting }: Queue): Promise<void> {
     } catch (error) {
       // A job that is gone stands at nothing; without a database it is left unsettled, for the next start.
       if (!(error instanceof DatabaseUnavailable || error instanceof NotFound)) {
-        console.error('what a job stands at could not be worked out', error);
+        logFault('what a job stands at could not be worked out', error);
       }
     }
     // Where requests come thick and fast they go first: what is asked for meanwhile is worked out once.

@@ -3,6 +3,7 @@ import { setTimeout as pause } from 'node:timers/promises';
 import { applicationDatabase, DatabaseUnavailable } from '../database/client';
 import { listJobs, listUnsettled } from '../database/jobs';
 import { jobFileOf } from './job-file-of';
+import { logFault } from './log';
 import { inFirm } from './session';
 import { settleStanding } from './settle-standing';
 import { inThread } from './threads';
@@ -33,7 +34,7 @@ export async function warmUp(): Promise<void> {
     }
   } catch (error) {
     // The page that needs the tables fills them, and says what is wrong with the database.
-    if (!(error instanceof DatabaseUnavailable)) console.error('warming up failed', error);
+    if (!(error instanceof DatabaseUnavailable)) logFault('warming up failed', error);
   }
 }
 

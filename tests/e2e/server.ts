@@ -1,6 +1,8 @@
 import { spawn } from 'node:child_process';
 import { once } from 'node:events';
+import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { seedDemoData } from '../../src/server/demo/seed';
 import { applicationUrl } from '../../src/database/migrate';
@@ -9,6 +11,8 @@ import { makeTestDatabase, type TestDatabase } from '../database/test-database';
 export interface TestServer {
   readonly url: string;
   readonly test: TestDatabase;
+  /** Where it writes its log. */
+  readonly logs: string;
   stop(): Promise<void>;
 }
 
@@ -18,6 +22,7 @@ export async function startServer({ demo }: { demo: boolean }): Promise<TestServ
   if (demo) await seedDemoData(test.database, new Date());
   const port = await freePort();
   const root = path.resolve(import.meta.dirname, '../..');
+  const logs = mkdtempSync(path.join(tmpdir(), 'ohmmeter-logs-'));
   const child = spawn(
     'node',
     ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
@@ -28,6 +33,7 @@ export async function startServer({ demo }: { demo: boolean }): Promise<TestServ
         ...process.env,
         NODE_ENV: 'production',
         OHMMETER_HOME: root,
+        OHMMETER_LOGS: logs,
         OHMMETER_APPLICATION_DATABASE_URL: applicationUrl(
           test.ownerUrl,
           process.env.OHMMETER_APPLICATION_PASSWORD ?? 'test',
@@ -40,10 +46,12 @@ export async function startServer({ demo }: { demo: boolean }): Promise<TestServ
   return {
     url,
     test,
+    logs,
     async stop() {
       child.kill();
       if (child.exitCode === null) await once(child, 'exit');
       await test.drop();
+      rmSync(logs, { recursive: true, force: true });
     },
   };
 }

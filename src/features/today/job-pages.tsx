@@ -24,7 +24,7 @@ export function JobPages({
   pages: ShownPages;
 }) {
   const before = (page - 1) * jobsOnPage;
-  if (count <= jobsOnPage) return null;
+  if (count <= jobsOnPage && page === 1) return null;
   const last = Math.ceil(count / jobsOnPage);
   const to = (wanted: number) => addressOf({ ...pages, [list]: wanted });
   return (
@@ -38,9 +38,10 @@ export function JobPages({
         </Link>
       )}
       <span>
-        {rows.length === 0 ? 'none here' : `${before + 1} to ${before + rows.length}`} of {count}
+        {rows.length === 0 ? 'none here' : `${before + 1} to ${before + rows.length}`} of{' '}
+        {countWords(count, pages.find)}
       </span>
-      {page < last && (
+      {(page < last || rows.length === jobsOnPage) && (
         <Link className="button" href={to(page + 1)} rel="next">
           Older
         </Link>
@@ -48,6 +49,10 @@ export function JobPages({
     </nav>
   );
 }
+
+/** What words find is counted up to a thousand. */
+export const countWords = (count: number, find: string): string =>
+  find !== '' && count > 1000 ? 'more than 1000' : String(count);
 
 /** How many jobs a page of a list has. */
 export const jobsOnPage = 50;

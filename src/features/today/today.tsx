@@ -22,7 +22,7 @@ import { KeptNote } from '@/features/device/kept-note';
 import { FindJobs } from './find-jobs';
 import { HouseRules } from './house-rules';
 import { ImportButton } from './import-button';
-import { JobPages } from './job-pages';
+import { countWords, JobPages } from './job-pages';
 import { TechnicianChoice } from './technician-choice';
 import { ThemeChoice } from './theme-choice';
 
@@ -93,7 +93,7 @@ export function Today({
           <p>
             <Count n={open.count} word="open" />{' '}
             <Count n={waitingCount} word="waiting for a part" />{' '}
-            <Count n={closed.count} word="closed" />
+            <Count n={countWords(closed.count, find)} word="closed" />
           </p>
           <FindJobs find={find} />
           <span className="hidden lg:block">
@@ -136,7 +136,7 @@ export function Today({
   );
 }
 
-function Count({ n, word }: { n: number; word: string }) {
+function Count({ n, word }: { n: number | string; word: string }) {
   return (
     <span className="mr-3">
       <strong className="text-[20px] font-semibold">{n}</strong> {word}

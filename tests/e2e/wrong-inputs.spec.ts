@@ -1,0 +1,201 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { request as httpRequest } from 'node:http';
+import path from 'node:path';
+import { expect, test } from '@playwright/test';
+import { v7 as newId } from 'uuid';
+import { emptyJob } from '../plates';
+import { startServer, type TestServer } from './server';
+
+/** Wrong requests, each with its 4xx and its words; and a log in which none of them is found. */
+
+test.describe.configure({ mode: 'serial' });
+
+const secret = 'Secret-Person';
+let server: TestServer;
+let jobId: string;
+let technicianId: string;
+test.beforeAll(async () => {
+  server = await startServer({ demo: true });
+  const known = (await (await fetch(`${server.url}/api/for-device`)).json()) as {
+    jobs: { job: { id: string } }[];
+    technicianId: string;
+  };
+  jobId = known.jobs[0]!.job.id;
+  technicianId = known.technicianId;
+});
+test.afterAll(() => server.stop());
+
+const send = (address: string, body: unknown, method = 'POST') =>
+  fetch(`${server.url}${address}`, {
+    method,
+    headers: { 'content-type': 'application/json', origin: server.url },
+    body: typeof body === 'string' ? body : JSON.stringify(body),
+  });
+
+const entry = (change: object = {}) => ({
+  id: newId(),
+  at: new Date().toISOString(),
+  kind: 'reading',
+  check: 'upper-element-ohms',
+  value: { ohm: 12.8 },
+  ...change,
+});
+const entries = (...list: object[]) => ({ entries: list });
+const nested = (depth: number): string => '['.repeat(depth) + ']'.repeat(depth);
+const call = (change: object = {}, unit: object = {}) => ({
+  technicianId,
+  complaint: { kind: 'no-hot-water', words: secret, answers: {} },
+  newUnit: {
+    customer: secret,
+    address: `5 ${secret} Lane`,
+    family: 'electric-storage-two-element',
+    supply: 'split-240',
+    plate: emptyJob().unit.plate,
+    ...unit,
+  },
+  ...change,
+});
+
+test('a wrong request gets its 4xx and its words', async () => {
+  const on = (id: string) => `/api/jobs/${id}/entries`;
+  const cases: [string, Promise<Response>, number][] = [
+    ['a job that is no id', send(on('toString'), entries(entry())), 404],
+    ['a job that is not there', send(on(newId()), entries(entry())), 404],
+    ['no list', send(on(jobId), { entries: 'all' }), 422],
+    ['null', send(on(jobId), 'null'), 422],
+    ['no JSON', send(on(jobId), `{"entries": [${secret}`), 422],
+    ['an entry without an id', send(on(jobId), entries(entry({ id: undefined }))), 422],
+    ['an entry whose id is a word', send(on(jobId), entries(entry({ id: 'toString' }))), 422],
+    ['a leap second', send(on(jobId), entries(entry({ at: '2026-06-30T23:59:60Z' }))), 422],
+    ['the year 0', send(on(jobId), entries(entry({ at: '0000-01-01T00:00:00Z' }))), 422],
+    ['a day that is none', send(on(jobId), entries(entry({ at: '2026-02-30T00:00:00Z' }))), 422],
+    ['a note with a NUL', send(on(jobId), entries(entry({ note: `${secret}\0` }))), 422],
+    ['half a character', send(on(jobId), `{"entries":[{"note":"${secret}\\ud83d"}]}`), 422],
+    ['nesting', send(on(jobId), `{"entries":${nested(5000)}}`), 422],
+    ['too many', send(on(jobId), entries(...Array.from({ length: 2001 }, () => entry()))), 422],
+    ['too large', send(on(jobId), `"${'x'.repeat(6 * 1024 * 1024)}"`), 413],
+    ['an unknown check', send(on(jobId), entries(entry({ check: secret }))), 422],
+    ['no technician', send('/api/technician', 'null'), 404],
+    ['a technician that is a word', send('/api/technician', { id: secret }), 404],
+    ['a call of nobody', send('/api/jobs', call({ technicianId: secret })), 404],
+    ['a call with a NUL', send('/api/jobs', call({}, { customer: `${secret}\0` })), 422],
+    ['a call with an id that is none', send('/api/jobs', call({ id: secret })), 422],
+    ['a call of an unknown unit', send('/api/jobs', call({ knownUnitId: secret })), 404],
+    ['a call without a kind', send('/api/jobs', call({ complaint: { words: secret } })), 422],
+    ['limits that are none', send(`/api/jobs/${jobId}/constraints`, { mood: secret }, 'PUT'), 422],
+    ['limits of no job', send('/api/jobs/toString/constraints', {}, 'PUT'), 404],
+    ['schools that are none', send('/api/firm/schools', { mood: secret }, 'PUT'), 422],
+    ['a second firm', send('/api/firm', { name: secret }), 422],
+    [
+      'a file with a NUL',
+      send('/api/job-files', JSON.stringify({ ...emptyJob(), note: '\0' })),
+      422,
+    ],
+    ['a file of nesting', send('/api/job-files', `{"x":${nested(5000)}}`), 422],
+    ['a method that is none here', send(`/api/jobs/${jobId}/file`, {}, 'DELETE'), 405],
+    ['a job file of no job', fetch(`${server.url}/api/jobs/toString/file`), 404],
+    ['tables of no job', fetch(`${server.url}/api/jobs/${newId()}/tables`), 404],
+    ['entries after a word', fetch(`${server.url}${on(jobId)}?after=${secret}`), 422],
+    ['an address that is none', fetch(`${server.url}/jobs/%E0%A4%A`), 400],
+  ];
+  for (const [what, answer, status] of cases) {
+    const response = await answer;
+    expect(response.status, what).toBe(status);
+    expect((await response.text()).length, what).toBeGreaterThan(status === 405 ? -1 : 10);
+  }
+});
+
+test('an id in other letters is the same id', async () => {
+  const id = newId();
+  const address = `/api/jobs/${jobId.toUpperCase()}/entries`;
+  const first = entry({ id: id.toUpperCase() });
+  for (const each of [first, first, { ...first, id }]) {
+    expect((await send(address, entries(each))).status).toBe(200);
+  }
+  const other = await send(address, entries({ ...first, value: { ohm: 13 } }));
+  expect(other.status).toBe(409);
+  const file = (await (await fetch(`${server.url}/api/jobs/${jobId}/file`)).json()) as {
+    entries: { id: string }[];
+  };
+  expect(file.entries.filter((each) => each.id.toLowerCase() === id)).toHaveLength(1);
+});
+
+test('a call that is sent again, its answer lost, opens one job', async () => {
+  const id = newId();
+  const sent = call({ id, openedAt: new Date().toISOString() });
+  const answers = await Promise.all([send('/api/jobs', sent), send('/api/jobs', sent)]);
+  const again = await send('/api/jobs', { ...sent, id: id.toUpperCase() });
+  expect(again.status).toBe(200);
+  expect(answers.map((each) => each.status)).toEqual([200, 200]);
+  const numbers = await Promise.all(
+    [...answers, again].map(async (each) => ((await each.json()) as { number: number }).number),
+  );
+  expect(new Set(numbers).size).toBe(1);
+});
+
+test('files of the build are behind the same door, with the same headers, as pages are', async () => {
+  const html = await (await fetch(server.url)).text();
+  const [file] = /\/_next\/static\/[^"]+\.js/.exec(html) ?? [];
+  for (const address of [
+    file!,
+    '/',
+    '/icon.svg',
+    '/service-worker.js',
+    '/api/health',
+    '/nothing',
+  ]) {
+    const response = await fetch(`${server.url}${address}`);
+    expect(response.headers.get('x-content-type-options'), address).toBe('nosniff');
+    expect(response.headers.get('cross-origin-resource-policy'), address).toBe('same-origin');
+    expect(response.headers.get('content-security-policy'), address).toContain(
+      "default-src 'self'",
+    );
+    expect(await statusFor(address, 'example.test'), address).toBe(421);
+  }
+  for (const address of [`/api/jobs/${jobId}/entries`, '/api/jobs']) {
+    expect(await statusFor(address, 'example.test'), address).toBe(421);
+    const foreign = await fetch(`${server.url}${address}`, {
+      method: 'POST',
+      headers: { origin: 'http://example.test' },
+      body: '{}',
+    });
+    expect(foreign.status, address).toBe(403);
+    expect(foreign.headers.get('x-content-type-options')).toBe('nosniff');
+  }
+  expect((await fetch(`${server.url}/api/jobs/${jobId}/file`)).headers.get('cache-control')).toBe(
+    'no-store',
+  );
+  expect((await fetch(`${server.url}/_next/image?url=%2Ficon.svg&w=64&q=75`)).status).toBe(404);
+});
+
+/** As a browser never would: under another name. */
+const statusFor = (address: string, host: string) =>
+  new Promise<number>((resolve, reject) => {
+    httpRequest(`${server.url}${address}`, { headers: { host } }, (response) => {
+      response.resume();
+      resolve(response.statusCode ?? 0);
+    })
+      .on('error', reject)
+      .end();
+  });
+
+test('no log has a word of what was typed, though the database itself is broken', async () => {
+  await server.test.owner.query('alter table search_words rename to gone');
+  expect((await send('/api/jobs', call())).status).toBe(500);
+  await server.test.owner.query('alter table gone rename to search_words');
+  await server.test.owner.query('alter table entries rename column body to gone');
+  expect((await send(`/api/jobs/${jobId}/entries`, entries(entry({ note: secret })))).status).toBe(
+    500,
+  );
+  expect((await fetch(`${server.url}/jobs/${jobId}`)).status).toBe(500);
+  await server.test.owner.query('alter table entries rename column gone to body');
+  const file = path.join(server.logs, 'server.log');
+  await expect.poll(() => readFileSync(file, 'utf8')).toContain('a request failed');
+  for (const each of readdirSync(server.logs)) {
+    const text = readFileSync(path.join(server.logs, each), 'utf8');
+    expect(text).not.toContain('Secret');
+    for (const line of text.split('\n').filter(Boolean)) {
+      if (each === 'server.log') expect(JSON.parse(line)).toHaveProperty('what');
+    }
+  }
+});
