@@ -51,6 +51,17 @@ function problemOf(error: unknown): [number, ProblemAnswer] {
   }
   if (error instanceof TooLarge) return [413, { problem: 'refused', message: error.message }];
   if (error instanceof NotFound) return [404, { problem: 'not-found', message: error.message }];
+  if (isDiskFull(error)) {
+    logFault('the disk is full', error);
+    return [
+      507,
+      {
+        problem: 'unavailable',
+        message:
+          'The disk of the server is full. What you entered is kept on this device, and goes by itself once there is room: at the server, free some.',
+      },
+    ];
+  }
   if (error instanceof DatabaseUnavailable) {
     return [
       503,
@@ -69,4 +80,13 @@ function problemOf(error: unknown): [number, ProblemAnswer] {
       message: 'Something unexpected went wrong. What you typed is kept on this device.',
     },
   ];
+}
+
+/** PostgreSQL's word for a disk without room, and the system's own. */
+function isDiskFull(error: unknown): boolean {
+  for (let each = error; each instanceof Error; each = each.cause) {
+    const { code } = each as { code?: string };
+    if (code === '53100' || code === 'ENOSPC' || code === 'EDQUOT') return true;
+  }
+  return false;
 }
