@@ -44,7 +44,7 @@ ready() { [ -s "$port_file" ] && "$binaries/pg_isready" -q -h 127.0.0.1 -p "$(ca
 running() { [ -n "$(processes)" ] && ready; }
 url() { echo "postgres://$owner:$(cat "$owner_password_file")@127.0.0.1:$(cat "$port_file")/$database"; }
 administer() { local program="$1"; shift; PGPASSWORD="$(cat "$password_file")" "$binaries/$program" -h 127.0.0.1 -p "$(cat "$port_file")" -U "$administrator" "$@"; }
-query() { administer psql -qAtX -v ON_ERROR_STOP=1 -d "${2:-postgres}" -c "$1"; }
+query() { PGOPTIONS="-c client_min_messages=warning" administer psql -qAtX -v ON_ERROR_STOP=1 -d "${2:-postgres}" -c "$1"; }
 new_password() { (umask 077; [ -s "$1" ] || node -e 'process.stdout.write(require("crypto").randomBytes(24).toString("hex"))' >"$1"); }
 
 make_cluster() {

@@ -237,3 +237,32 @@ describe('a job file', () => {
     );
   });
 });
+
+it('the same entry twice in a file is one entry', () => {
+  const skipped = { ...stamp(), kind: 'skip', check: 'supply-volts', reason: 'cannot' };
+  expect(read(withEntries(skipped, skipped))).toMatchObject({
+    ok: true,
+    job: { entries: [skipped] },
+  });
+});
+
+it.each<[string, unknown, RegExp]>([
+  ['a text with a NUL', { note: 'a\0b' }, /broken character/],
+  ['half a character', { note: 'a\ud83d' }, /broken character/],
+  ['a leap second', { at: '2026-06-30T23:59:60Z' }, /no time/],
+  ['the year 0', { at: '0000-05-01T00:00:00Z' }, /no time/],
+])('%s is refused with its place', (_, change, message) => {
+  const skipped = { ...stamp(), kind: 'skip', check: 'supply-volts', reason: 'cannot' };
+  const [problem] = problemsOf(withEntries({ ...skipped, ...(change as object) }));
+  expect(problem?.message).toMatch(message);
+  expect(problem?.pointer).toBe(`/entries/0/${Object.keys(change as object)[0]}`);
+});
+
+it('what is nested beyond all use is refused, not crashed on', () => {
+  const deep = `${'['.repeat(20_000)}${']'.repeat(20_000)}`;
+  const result = readJobFile(`{"format":"ohmmeter-job","x":${deep}}`, catalogueOf);
+  expect(result).toMatchObject({
+    ok: false,
+    problems: [{ message: expect.stringContaining('deep') as string }],
+  });
+});

@@ -77,7 +77,8 @@ function checkNames(
     ...entryConflicts(job.entries),
     ...entryProblems(job.entries, catalogue),
   ];
-  return problems.length > 0 ? { ok: false, problems } : { ok: true, job, warnings };
+  if (problems.length > 0) return { ok: false, problems };
+  return { ok: true, job: { ...job, entries: onceEach(job.entries) }, warnings };
 }
 
 /** Checks one entry against the schema. */
@@ -89,6 +90,12 @@ export function readEntry(
   return validateEntry(value)
     ? { ok: true, entry: value }
     : { ok: false, problems: distinct((validateEntry.errors ?? []).map(inWords)) };
+}
+
+/** What came twice was done once. */
+function onceEach(entries: readonly Entry[]): Entry[] {
+  const seen = new Set<string>();
+  return entries.filter(({ id }) => !seen.has(id) && seen.add(id));
 }
 
 /** The same id with the same content again is one entry; with other content it is a conflict. */
