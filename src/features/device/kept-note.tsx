@@ -16,12 +16,12 @@ export function KeptNote({ jobId = '' }: { jobId?: string }) {
   const others = own ? jobs.length - 1 : jobs.length;
   const shownProblem = own || jobId === '' ? problem : undefined;
   return (
-    <a
-      href="/waiting"
-      className="flex min-h-11 max-w-64 flex-col justify-center border-l border-hair px-3 text-small leading-tight"
-    >
-      <span role="status">
-        <span className="block font-semibold">
+    <div role="status" className="max-w-64 border-l border-hair">
+      <a
+        href="/waiting"
+        className="flex min-h-11 flex-col justify-center px-3 text-small leading-tight"
+      >
+        <span className="font-semibold">
           {waiting > 0 ? `${waiting} kept on this device` : `${refused} not taken by the server`}
         </span>
         <span className="line-clamp-2 underline underline-offset-4">
@@ -32,7 +32,7 @@ export function KeptNote({ jobId = '' }: { jobId?: string }) {
             `, since ${clockTime(new Date(since), undefined)}`}
           {others > 0 && `, ${others} ${own ? 'other ' : ''}${others === 1 ? 'job' : 'jobs'}`}
         </span>
-      </span>
-    </a>
+      </a>
+    </div>
   );
 }
