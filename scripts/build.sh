@@ -4,7 +4,7 @@ set -euo pipefail
 root="$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd -P)"
 cd "$root"
 stamp=.next/ohmmeter-source
-hash="$(find src schemas scripts/build*.mjs package-lock.json next.config.ts postcss.config.mjs tsconfig.json -type f -not -name '*.test.ts' -print0 | sort -z | xargs -0 sha256sum | sha256sum | cut -d' ' -f1)"
+hash="$(find src schemas scripts/build*.mjs package.json package-lock.json next.config.ts postcss.config.mjs tsconfig.json -type f -not -name '*.test.ts' -print0 | sort -z | xargs -0 sha256sum | sha256sum | cut -d' ' -f1)"
 if [ -f "$stamp" ] && [ "$(cat "$stamp")" = "$hash" ]; then exit 0; fi
 echo "ohmmeter: building (about a minute)" >&2
 mkdir -p .ohmmeter

@@ -1,5 +1,6 @@
 'use client';
 
+import { memo } from 'react';
 import type { BenchAnswer } from '@/core/job-diagnosis';
 import type { JobFile } from '@/core/job-file';
 import { valueText, type UnitSystem } from '@/core/quantities';
@@ -9,7 +10,7 @@ import { coloursOf, wattsOf } from '../picture/picture-facts';
 import { partOfRepair, pictureWords } from './picture-words';
 
 /** The wiring picture beside the check: where to touch now. */
-export function BenchPicture({
+export const BenchPicture = memo(function BenchPicture({
   job,
   answer,
   probes,
@@ -46,4 +47,4 @@ export function BenchPicture({
       isGlance
     />
   );
-}
+});

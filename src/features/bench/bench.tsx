@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useCallback, useState } from 'react';
 import type { AccessStep } from '@/core/appliances';
 import type { BenchAnswer } from '@/core/job-diagnosis';
 import { liveWorkAllowed, type Entry, type JobFile } from '@/core/job-file';
@@ -11,6 +11,7 @@ import { useJobRecord } from '@/features/record/use-job-record';
 import { Dialog } from '@/ui/dialog';
 import { Keypad } from '@/ui/keypad';
 import { PatternDefinitions } from '@/ui/patterns';
+import { useIsWide } from '@/ui/use-is-wide';
 import { BenchPicture } from './bench-picture';
 import { Failure, Loading, SuspectLine } from './bench-states';
 import { CheckPanel } from './check-panel';
@@ -39,6 +40,8 @@ const skips: readonly (readonly [SkipReason, string])[] = [
   ['skipped', 'Skip'],
 ];
 
+const noProbes: readonly string[] = [];
+
 export interface BenchProps {
   readonly initial: JobFile;
   /** The answer that the server worked out for it. */
@@ -63,11 +66,16 @@ function OpenBench({ initial, first, system }: BenchProps) {
   // What this device has not sent yet the server's answer does not know.
   const at = useCheckEntry(family, record, system, record.cameWithMore ? undefined : came);
   const { answer, check, quantity, preview, steps } = at;
+  const isWide = useIsWide();
   const [sheet, setSheet] = useState<Sheet>();
   const [touched, setTouched] = useState<string>();
   const [correcting, setCorrecting] = useState<Entry>();
   /** The check whose keys were asked for before its steps were done. */
   const [typing, setTyping] = useState<string>();
+  const touch = useCallback((terminal: string) => {
+    setTouched(terminal);
+    setSheet('picture');
+  }, []);
   const close = () => setSheet(undefined);
 
   const takeStep = (step: AccessStep) => {
@@ -102,7 +110,7 @@ function OpenBench({ initial, first, system }: BenchProps) {
         : valueText(at.parsed?.kind === 'value' ? at.parsed.value : 0, quantity, system)
       : undefined;
   const named = check === undefined ? undefined : family.check(check);
-  const probes = named?.between ?? [];
+  const probes = named?.between ?? noProbes;
   const picture =
     answer &&
     ((crop: boolean) => (
@@ -113,14 +121,7 @@ function OpenBench({ initial, first, system }: BenchProps) {
         clampOn={named?.around}
         crop={crop}
         system={system}
-        onTerminal={
-          crop
-            ? undefined
-            : (terminal) => {
-                setTouched(terminal);
-                setSheet('picture');
-              }
-        }
+        onTerminal={crop ? undefined : touch}
       />
     ));
   const openPicture = () => {
@@ -306,7 +307,7 @@ function OpenBench({ initial, first, system }: BenchProps) {
             </div>
           )}
           <div className="relative hidden min-h-0 flex-1 bg-[linear-gradient(var(--grid)_1px,transparent_1px),linear-gradient(90deg,var(--grid)_1px,transparent_1px)] bg-size-[24px_24px] p-1 lg:block">
-            {picture?.(false)}
+            {isWide && picture?.(false)}
             <button
               type="button"
               className="button absolute bottom-2 left-2 bg-sheet"
@@ -317,7 +318,7 @@ function OpenBench({ initial, first, system }: BenchProps) {
           </div>
         </div>
 
-        {answer && (
+        {answer && isWide && (
           <div className="hidden min-h-0 border-l-2 border-rule lg:flex lg:flex-col">
             {suspectsPanel}
           </div>
@@ -338,13 +339,15 @@ function OpenBench({ initial, first, system }: BenchProps) {
           </button>
           <span className="text-small text-ink-2">Tap an entry to correct it.</span>
         </div>
-        <Logbook
-          job={job}
-          judged={answer?.judged}
-          system={system}
-          direction="sideways"
-          onCorrect={setCorrecting}
-        />
+        {isWide && (
+          <Logbook
+            job={job}
+            judged={answer?.judged}
+            system={system}
+            direction="sideways"
+            onCorrect={setCorrecting}
+          />
+        )}
       </footer>
 
       <OtherCheckDialog

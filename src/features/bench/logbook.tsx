@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { familyOfJob } from '@/core/appliances';
 import type { JudgedLogbook, JudgedResult } from '@/core/job-diagnosis';
 import { effectiveEntries, inOrder, quantityOf, type Entry, type JobFile } from '@/core/job-file';
@@ -33,7 +33,13 @@ interface Line {
 const linesAtOnce = 100;
 
 /** Every entry with its time, as it counts now; a corrected one keeps its old value, struck. */
-export function Logbook({ job, judged, system, direction, onCorrect }: LogbookProps) {
+export const Logbook = memo(function Logbook({
+  job,
+  judged,
+  system,
+  direction,
+  onCorrect,
+}: LogbookProps) {
   const end = useRef<HTMLLIElement>(null);
   const lines = useMemo(() => linesOf(job.entries), [job.entries]);
   const [most, setMost] = useState(linesAtOnce);
@@ -88,7 +94,7 @@ export function Logbook({ job, judged, system, direction, onCorrect }: LogbookPr
       <li ref={end} aria-hidden="true" className="w-px shrink-0" />
     </ol>
   );
-}
+});
 
 function linesOf(entries: readonly Entry[]): Line[] {
   const counting = new Map(effectiveEntries(entries).map((each) => [each.id, each]));
