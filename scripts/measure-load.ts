@@ -8,6 +8,10 @@ import path from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
 import { v7 as newId } from 'uuid';
 import { quantileOf } from '../src/core/benchmark/statistics';
+import type { Entry } from '../src/core/job-file';
+import { asInstallation } from '../src/database/client';
+import { appendQuickly } from '../src/database/entries';
+import { readKnownJob } from '../src/server/read-job';
 import { startServer } from '../tests/e2e/server';
 
 const [technicians = 50, seconds = 30] = process.argv.slice(2).map(Number);
@@ -19,6 +23,9 @@ process.env.OHMMETER_APPLICATION_PASSWORD ??= readFileSync(
   path.resolve(import.meta.dirname, '../.ohmmeter/application-password'),
   'utf8',
 ).trim();
+
+const clients = 10;
+const bareMilliseconds = 10_000;
 
 /** Readings that a job may have in any order, of a unit that is good. */
 const readings = [
@@ -104,6 +111,43 @@ try {
       `99 % by ten seconds: ${byPart.map((each) => quantileOf(each, 0.99).toFixed(0)).join(' ')}; ` +
       `failures: ${failures.size === 0 ? 'none' : JSON.stringify(Object.fromEntries(failures))}`,
   );
+  await bare(jobs.slice(0, clients));
 } finally {
   await server.stop();
+}
+
+/** The same statement in the same sitting, without a server in between: as fast as PostgreSQL takes it. */
+async function bare(jobs: readonly string[]): Promise<void> {
+  const { database } = server.test;
+  const milliseconds: number[] = [];
+  const began = performance.now();
+  await Promise.all(
+    jobs.map(async (jobId) => {
+      const known = (await asInstallation(database, (transaction) =>
+        readKnownJob(transaction, jobId),
+      ))!;
+      let count = known.job.entries.length;
+      while (performance.now() - began < bareMilliseconds) {
+        const at = new Date().toISOString();
+        const entry = { id: newId(), at, kind: 'skip', check: 'supply-volts', reason: 'cannot' };
+        const from = performance.now();
+        const isDone = await appendQuickly(database, {
+          jobId,
+          knownCount: count,
+          knownConstraints: known.job.constraints ?? {},
+          relied: [],
+          added: [entry as Entry],
+          standing: { ...known.standing, entryCount: count + 1 },
+        });
+        milliseconds.push(performance.now() - from);
+        if (!isDone) throw new Error('the statement was not done');
+        count += 1;
+      }
+    }),
+  );
+  const seconds = (performance.now() - began) / 1000;
+  console.log(
+    `the same statement by ${jobs.length} clients: ${(milliseconds.length / seconds).toFixed(0)} a second, ` +
+      `median ${quantileOf(milliseconds, 0.5).toFixed(1)} ms, 99 % ${quantileOf(milliseconds, 0.99).toFixed(1)} ms`,
+  );
 }

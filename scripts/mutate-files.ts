@@ -99,7 +99,7 @@ function changed(text: string): string {
     const [other, otherKey] = pick(all);
     pick([
       () => (holder[key] = pick(others)),
-      () => delete holder[key],
+      () => Reflect.deleteProperty(holder, key),
       () => (holder[key] = structuredClone(other[otherKey])),
       () =>
         typeof holder[key] === 'number'

@@ -77,6 +77,19 @@ const shots: readonly Shot[] = [
       await page.locator('main[aria-busy=false]').waitFor();
     },
   },
+  {
+    name: 'kept-on-device',
+    viewport: phone,
+    job: { name: /Morten Quist/, page: '' },
+    prepare: async (page) => {
+      await page.locator('main[aria-busy=false]').waitFor();
+      await page.context().setOffline(true);
+      await page.getByRole('button', { name: 'Skip', exact: true }).click();
+      await page.getByText('1 kept on this device').waitFor();
+      await page.goto(`${address}/waiting`);
+      await page.getByText('waits').waitFor();
+    },
+  },
   { name: 'repair', viewport: desk, job: { name: /Rosa Sandoval-Price/, page: '/repair' } },
   {
     name: 'report',

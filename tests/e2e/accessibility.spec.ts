@@ -10,6 +10,7 @@ const views = [
   { name: 'Wiring picture', job: /Bea Falkner/, path: '', sheet: 'picture' },
   { name: 'Why this check', job: /Bea Falkner/, path: '', sheet: 'why' },
   { name: 'Bench, one element', job: /The Kettle Corner/, path: '' },
+  { name: 'Kept on this device', job: /Morten Quist/, path: '', sheet: 'waiting' },
   { name: 'Repair', job: /Halloway/, path: '/repair' },
   { name: 'Report', job: /1001 Otter Lane/, path: '/report' },
 ] as const;
@@ -45,6 +46,16 @@ async function openView(page: Page, view: (typeof views)[number]): Promise<void>
     else await expect(page.getByRole('heading', { level: 2 }).first()).toBeVisible();
   }
   if (!('sheet' in view)) return;
+  if (view.sheet === 'waiting') {
+    await page.route('**/api/jobs/*/entries', (route) =>
+      route.fulfill({ status: 422, json: { message: 'No such thing here.' } }),
+    );
+    await page.getByRole('button', { name: 'Skip', exact: true }).click();
+    await expect(page.getByText('1 not taken by the server')).toBeVisible();
+    await page.goto(`${baseUrl()}/waiting`);
+    await expect(page.getByRole('button', { name: 'Strike' })).toBeVisible();
+    return;
+  }
   const why = page.getByRole('button', { name: /Why this one/ });
   const picture = page.getByRole('button', {
     name: isPhone(page) ? 'Picture' : 'Touch any two',

@@ -4,7 +4,7 @@ import { startServer } from './server';
 import { emptyJob } from '../plates';
 
 /** What the server does is the same on every screen: runs once, at a desk. */
-test('a database stopped in the middle of a job loses nothing', async ({ page }) => {
+test('a database stopped in the middle of a job loses nothing', async ({ page, browser }) => {
   const server = await startServer({ demo: true });
   try {
     const name = new URL(server.test.ownerUrl).pathname.slice(1);
@@ -27,10 +27,12 @@ test('a database stopped in the middle of a job loses nothing', async ({ page })
 
     await page.getByRole('button', { name: 'Skip', exact: true }).click();
     await expect(page.getByText('1 kept on this device')).toBeVisible();
-    const other = await page.context().newPage();
+    // A device that was never here has nothing of its own to show.
+    const context = await browser.newContext();
+    const other = await context.newPage();
     await other.goto(server.url);
     await expect(other.getByRole('heading', { name: 'This page could not be read' })).toBeVisible();
-    await other.close();
+    await context.close();
 
     await client.query(`alter database ${name} allow_connections true`);
     await client.end();

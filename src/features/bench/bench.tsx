@@ -175,7 +175,7 @@ function OpenBench({ initial, first, system }: BenchProps) {
         onMakeSafe={() => setSheet('prove-dead')}
       />
       <main
-        aria-busy={!at.isFresh}
+        aria-busy={!at.isFresh || at.isQuick}
         data-entries={job.entries.length}
         className="flex min-h-0 flex-1 flex-col lg:grid lg:grid-cols-[340px_minmax(0,1fr)_330px] lg:grid-rows-[minmax(0,1fr)]"
       >

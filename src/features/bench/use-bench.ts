@@ -8,8 +8,10 @@ import { useProofEnd } from './use-proof-end';
 
 export interface Answered {
   readonly answer: BenchAnswer | undefined;
-  /** True once the answer is for the job as it stands. */
+  /** True once the answer is for the job as it stands: it can be acted on. */
   readonly isFresh: boolean;
+  /** True while it is a look one step ahead, and a closer one is on its way. */
+  readonly isQuick: boolean;
   readonly failure: string | undefined;
 }
 
@@ -20,6 +22,8 @@ export interface AnsweredJob {
   /** How many proofs of dead had run out by then, on this page. */
   readonly proofEnds?: number;
   readonly answer: BenchAnswer;
+  /** True for a look one step ahead, which another answer follows. */
+  readonly isQuick?: boolean;
 }
 
 /**
@@ -46,20 +50,20 @@ export function useBenchAnswer(
     if (!isReady) return;
     let isGone = false;
     const service = diagnosisService();
-    const take = (answer: BenchAnswer) => {
-      if (!isGone) setOwn({ job, chosen, proofEnds, answer });
+    const take = (answer: BenchAnswer, isQuick: boolean) => {
+      if (!isGone) setOwn({ job, chosen, proofEnds, answer, isQuick });
     };
     const work = async () => {
       const before = latest.current;
       const wasPrepared = isPrepared.current;
       isPrepared.current = true;
-      if (isFor(before, job, chosen, proofEnds)) {
+      if (isFor(before, job, chosen, proofEnds) && !before?.isQuick) {
         if (!wasPrepared) await service.prepare(toThread(job));
         return;
       }
       const now = () => new Date().toISOString();
-      if (!before) take(await service.diagnoseQuickly(toThread(job), chosen, now()));
-      take(await service.diagnose(toThread(job), chosen, now()));
+      if (!before) take(await service.diagnoseQuickly(toThread(job), chosen, now()), true);
+      take(await service.diagnose(toThread(job), chosen, now()), false);
     };
     work().catch((error: unknown) => {
       if (!isGone) setFailure(error instanceof Error ? error.message : String(error));
@@ -71,6 +75,7 @@ export function useBenchAnswer(
   return {
     answer: standing?.answer,
     isFresh: isReady && isFor(standing, job, chosen, proofEnds),
+    isQuick: standing?.isQuick ?? false,
     failure,
   };
 }

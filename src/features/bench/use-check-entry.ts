@@ -91,6 +91,7 @@ export function useCheckEntry(
   return {
     answer,
     isFresh,
+    isQuick: answered.isQuick,
     failure,
     check,
     expectation,
