@@ -20,7 +20,7 @@ interface Shot {
   /** The name of the job's customer on Today, and the page of the job. */
   readonly job?: {
     readonly name: RegExp;
-    readonly page: `?check=${string}` | '/repair' | '/report';
+    readonly page: '' | `?check=${string}` | '/repair' | '/report';
   };
   readonly path?: string;
   readonly prepare?: (page: Page) => Promise<void>;
