@@ -95,7 +95,9 @@ async function inTime(request: Request): Promise<Response> {
     awayUntil = 0;
     return response;
   } catch (error) {
-    awayUntil = Date.now() + awayMilliseconds;
+    // A page that was left gives up what it asked for: that says nothing of the server.
+    const isGivenUp = error instanceof DOMException && error.name === 'AbortError';
+    if (!isGivenUp) awayUntil = Date.now() + awayMilliseconds;
     throw error;
   } finally {
     clearTimeout(timer);
