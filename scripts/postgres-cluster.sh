@@ -73,7 +73,8 @@ make_owner() {
   local known; known="$(query "select 1 from pg_roles where rolname='$owner'")"
   [ "$known" = 1 ] || query "create role $owner nosuperuser createdb createrole"
   query "alter role $owner login password '$(cat "$owner_password_file")'"
-  if [ "$(query "select 1 from pg_roles where rolname='ohmmeter_app'")" = 1 ]; then query "grant ohmmeter_app to $owner with admin option"; fi
+  [ "$(query "select 1 from pg_roles where rolname='ohmmeter_app'")" = 1 ] || query "create role ohmmeter_app nosuperuser nobypassrls nocreatedb nocreaterole"
+  query "grant ohmmeter_app to $owner with admin option"
 }
 # What an earlier version left to the administrator goes to the owner.
 give_to_owner() {
@@ -129,8 +130,6 @@ restore() {
   kept="${database}_before_$(date +%Y%m%d_%H%M%S)"
   administer pg_restore -l "$1" >/dev/null 2>&1 || die "\"$1\" is no backup that Ohmmeter made. Nothing was changed."
   query "drop database if exists ${database}_restored with (force)"
-  if [ "$(query "select 1 from pg_roles where rolname='ohmmeter_app'")" != 1 ]; then query "create role ohmmeter_app nosuperuser nobypassrls nocreatedb nocreaterole"; fi
-  query "grant ohmmeter_app to $owner with admin option"
   query "create database ${database}_restored owner $owner"
   administer pg_restore --exit-on-error -d "${database}_restored" "$1" || {
     query "drop database ${database}_restored with (force)"; die "the backup could not be read to its end. Nothing was changed."

@@ -62,8 +62,8 @@ function OneJob({ kept, system }: { kept: KeptOfOneJob; system: UnitSystem }) {
   const { jobId, job, call, entries } = kept;
   return (
     <section className="mb-6" aria-label={`Job ${job?.job.number ?? jobId}`}>
-      <h2 className="flex flex-wrap items-baseline gap-x-3 border-b-[1.5px] border-rule pb-1 text-lead font-semibold">
-        <a href={`/jobs/${jobId}`} className="link">
+      <h2 className="flex flex-wrap items-center gap-x-3 border-b-[1.5px] border-rule pb-1 text-lead font-semibold">
+        <a href={`/jobs/${jobId}`} className="link flex min-h-11 items-center">
           {job
             ? `${job.job.number} ${job.site?.customer ?? ''}`
             : 'A job that this device has not kept'}
