@@ -44,8 +44,8 @@ test('what was kept goes from whichever page is open, and is told there until it
   await expect(page.getByRole('listitem')).toHaveCount(2);
   await page.goto(baseUrl());
   await page.unroute('**/api/jobs/*/entries');
-  await expect(note).toHaveCount(0, { timeout: 15_000 });
-  expect(await stored(page, jobId)).toHaveLength(2);
+  await expect.poll(async () => (await stored(page, jobId)).length, { timeout: 15_000 }).toBe(2);
+  await expect(note).toHaveCount(0);
 });
 
 test('a refused entry holds up no other, and is sent again, or struck and kept', async ({
