@@ -104,9 +104,9 @@ export function Today({
           <p role="status" className="mx-5 mb-2 border-l-4 border-rule pl-3 text-small font-medium">
             No connection. These are the open jobs as they were at{' '}
             {clockTime(new Date(keptAt), organisation.timeZone)}; closed ones are with the server.{' '}
-            <a href="/" className="link">
+            <Link href="/" className="link">
               Ask the server again
-            </a>
+            </Link>
           </p>
         )}
         {before}
