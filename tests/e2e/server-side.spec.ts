@@ -1,5 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { andEntered, baseUrl, currentCheck, openJob } from './technician';
+import { asInstallation } from '../../src/database/client';
+import { listUnsettled } from '../../src/database/jobs';
 import { startServer } from './server';
 import { emptyJob } from '../plates';
 
@@ -39,13 +41,10 @@ test('a database stopped in the middle of a job loses nothing', async ({ page, b
     await expect(page.getByText(/kept on this device/)).toHaveCount(0, { timeout: 20_000 });
     // What the job stands at follows, worked out by the server's thread.
     await expect
-      .poll(async () => {
-        const { rows } = await server.test.owner.query<{ left: string }>(
-          `select count(*) as left from jobs where standing->>'isSettled' = 'false'`,
-        );
-        return rows[0]!.left;
-      })
-      .toBe('0');
+      .poll(() =>
+        asInstallation(server.test.database, (transaction) => listUnsettled(transaction, 1)),
+      )
+      .toEqual([]);
   } finally {
     await server.stop();
   }
