@@ -27,9 +27,11 @@ function runServiceWorker(onNewer: () => void): () => void {
     return () => undefined;
   }
   const { serviceWorker } = navigator;
-  const hadOne = serviceWorker.controller !== null;
+  let hadOne = serviceWorker.controller !== null;
+  // The first that a device ever gets is no newer one.
   const onChange = () => {
     if (hadOne) onNewer();
+    hadOne = true;
   };
   serviceWorker.addEventListener('controllerchange', onChange);
   let timer: ReturnType<typeof setInterval> | undefined;
