@@ -47,8 +47,8 @@ export async function recordQuickly(
     forgetJob(jobId);
     return undefined;
   }
-  // Another entry may have been stored meanwhile from here: then what is known is of before it.
-  if (job.fold === known) advanceJob(job, batch, next.fold, standing);
+  // Another entry may have been stored meanwhile from here, or the job forgotten: then what is known is of before that.
+  if (job.fold === known && openJob(jobId) === job) advanceJob(job, batch, next.fold, standing);
   else forgetJob(jobId);
   return batch.map((each) => each.id);
 }

@@ -18,10 +18,11 @@ export async function takeEntries(
 ): Promise<Pick<RecordedEntries, 'stored'>> {
   const batch = readBatch(sent);
   const database = applicationDatabase();
+  // Asked before: by the time that it is stored the job may have been forgotten here.
+  const organisationId = openJob(jobId)?.organisationId;
   const quick = await recordQuickly(database, jobId, batch, await chosenTechnician());
-  if (quick) {
-    const known = openJob(jobId);
-    if (known) settleStanding(database, known.organisationId, jobId);
+  if (quick && organisationId !== undefined) {
+    settleStanding(database, organisationId, jobId);
     return { stored: quick };
   }
   const recorded = await inFirmChanging(
