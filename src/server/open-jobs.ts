@@ -18,7 +18,7 @@ export interface OpenJob {
   readonly technicians: readonly Technician[];
 }
 
-/** At most so many jobs, and so many entries of all of them together: about 100 bytes each. */
+/** At most so many jobs, and so many ids of the entries of all of them together. */
 const mostJobs = 1000;
 const mostEntries = 200_000;
 

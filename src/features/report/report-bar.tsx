@@ -27,25 +27,36 @@ export function ReportBar({
           {missing} not in this report yet: kept on this device
         </span>
       )}
-      <nav className="ml-auto flex flex-wrap gap-2" aria-label="Report">
-        <Link href={`/jobs/${jobId}`} className="button">
-          Bench
-        </Link>
-        <Link href={`/jobs/${jobId}/repair`} className="button">
-          Repair
-        </Link>
-        <a
-          href={`/api/jobs/${jobId}/file`}
-          className="button"
-          download={`job-${number ?? ''}.json`}
-        >
-          Job file
-        </a>
-        <button type="button" className="button button-act" onClick={() => window.print()}>
-          Print
-        </button>
-      </nav>
+      <ReportNav jobId={jobId} number={number} file={`/api/jobs/${jobId}/file`} />
     </PageBar>
+  );
+}
+
+/** The ways from a report; its job file comes from the server, or from what the device keeps. */
+export function ReportNav({
+  jobId,
+  number,
+  file,
+}: {
+  jobId: string;
+  number: string | undefined;
+  file: string;
+}) {
+  return (
+    <nav className="ml-auto flex flex-wrap gap-2" aria-label="Report">
+      <Link href={`/jobs/${jobId}`} className="button">
+        Bench
+      </Link>
+      <Link href={`/jobs/${jobId}/repair`} className="button">
+        Repair
+      </Link>
+      <a href={file} className="button" download={`job-${number ?? ''}.json`}>
+        Job file
+      </a>
+      <button type="button" className="button button-act" onClick={() => window.print()}>
+        Print
+      </button>
+    </nav>
   );
 }
 

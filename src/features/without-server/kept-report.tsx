@@ -6,6 +6,7 @@ import type { Organisation } from '@/database/technicians';
 import { KeptNote } from '@/features/device/kept-note';
 import { useJobRecord } from '@/features/record/use-job-record';
 import { Report } from '@/features/report/report';
+import { ReportNav } from '@/features/report/report-bar';
 import { PageBar } from '@/ui/page-bar';
 
 /** The report from what this device keeps, with what it has not sent yet. */
@@ -26,20 +27,7 @@ export function KeptReport({
     <div className="min-h-dvh bg-paper print:bg-sheet">
       <PageBar note={<KeptNote jobId={id} />}>
         <span className="text-title font-semibold">{number}</span>
-        <nav className="ml-auto flex flex-wrap gap-2" aria-label="Report">
-          <a href={`/jobs/${id}`} className="button">
-            Bench
-          </a>
-          <a href={`/jobs/${id}/repair`} className="button">
-            Repair
-          </a>
-          <a href={file} className="button" download={`job-${number ?? ''}.json`}>
-            Job file
-          </a>
-          <button type="button" className="button button-act" onClick={() => window.print()}>
-            Print
-          </button>
-        </nav>
+        <ReportNav jobId={id} number={number} file={file} />
       </PageBar>
       <main>
         {isReady ? (

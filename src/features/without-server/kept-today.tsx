@@ -14,19 +14,17 @@ export function KeptToday({ firm, find }: { firm: KeptFirm; find: string }) {
   const asked = questionWords(find);
   const rows = jobs.map(withDates).filter((row) => isFound(wordsOf(row), asked));
   return (
-    <>
-      <Today
-        session={{ organisation, technicians, technician }}
-        open={{ rows: rows.slice(0, jobsOnPage), count: rows.length, page: 1 }}
-        closed={{ rows: [], count: find === '' ? counts.closed : 0, page: 1 }}
-        waitingCount={rows.filter(({ job }) => job.standing.stage === 'waiting').length}
-        find={find}
-        now={new Date()}
-        theme={undefined}
-        keptAt={firm.keptAt}
-        before={<KeptCalls />}
-      />
-    </>
+    <Today
+      session={{ organisation, technicians, technician }}
+      open={{ rows: rows.slice(0, jobsOnPage), count: rows.length, page: 1 }}
+      closed={{ rows: [], count: find === '' ? counts.closed : 0, page: 1 }}
+      waitingCount={rows.filter(({ job }) => job.standing.stage === 'waiting').length}
+      find={find}
+      now={new Date()}
+      theme={undefined}
+      keptAt={firm.keptAt}
+      before={<KeptCalls />}
+    />
   );
 }
 
