@@ -31,6 +31,23 @@ module.exports = {
       to: { path: '^src/core/diagnosis/', pathNot: '^src/core/diagnosis/model\\.ts$' },
     },
     {
+      name: 'the-house-knows-a-family-by-its-face',
+      comment:
+        'What a family is made of stays in its folder: the rest sees ApplianceFamily and the list of families.',
+      severity: 'error',
+      from: {
+        path: '^src/',
+        pathNot: ['^src/core/(appliances|simulation|benchmark)/', '\\.test\\.ts$'],
+      },
+      to: { path: '^src/core/appliances/', pathNot: '^src/core/appliances/index\\.ts$' },
+    },
+    {
+      name: 'the-kit-knows-no-family',
+      severity: 'error',
+      from: { path: '^src/core/appliances/kit/' },
+      to: { path: '^src/core/appliances/(electric|gas)' },
+    },
+    {
       name: 'the-simulation-knows-no-diagnosis',
       comment:
         'A simulated unit may use the circuit and the names; never likelihoods or outcome tables.',

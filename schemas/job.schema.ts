@@ -1,3 +1,5 @@
+import { quantities } from '../src/core/quantities/quantity-table';
+
 /**
  * The one source of the job file: `npm run generate:job-file` makes from it the JSON Schema, the TypeScript types and
  * the compiled validators. What each part means to a user is in docs/job-file.md.
@@ -40,6 +42,8 @@ const unitKeys = [
   'hertz',
   'second',
   'millimetre',
+  'kelvinPerMinute',
+  'count',
 ];
 
 const measured: Schema = {
@@ -67,6 +71,20 @@ const value: Schema = {
 
 const liftedEnd: Schema = object({ wire: name, end: name });
 
+/** What a house feeds its units with. */
+const services: Record<string, Schema> = {
+  supply: object(
+    { system: oneOf('split-phase', 'single-phase') },
+    {
+      nominal: ref('measured'),
+      frequency: ref('measured'),
+      residualCurrentDevice: flag,
+    },
+  ),
+  gas: object({}, { kind: oneOf('natural-gas', 'lpg'), inlet: ref('measured') }),
+  water: object({}, { pressure: ref('measured'), hardness: name }),
+};
+
 /** A terminal by its name, or the free end of a lifted wire. */
 const probePoint: Schema = { oneOf: [name, liftedEnd] };
 
@@ -81,6 +99,12 @@ const state: Schema = object(
     limit: oneOf('closed', 'tripped'),
     lifted: listOf(ref('liftedEnd'), 40),
     load: oneOf('loaded', 'open-circuit'),
+    /** Where the family's other controls stand, by their names: a position, or what they are set to. */
+    controls: {
+      type: 'object',
+      additionalProperties: { oneOf: [name, ref('measured')] },
+      maxProperties: 40,
+    },
   },
 );
 
@@ -121,6 +145,9 @@ export const actions = [
   'close',
   'replace',
   'leave',
+  'set-control',
+  'make-so',
+  'end-so',
 ] as const;
 
 const suspect: Schema = object(
@@ -143,7 +170,8 @@ const entries: Record<string, Schema> = {
       check: name,
       between: { type: 'array', items: ref('probePoint'), minItems: 2, maxItems: 2 },
       around: name,
-      quantity: oneOf('resistance', 'voltage-ac', 'current-ac', 'temperature'),
+      point: name,
+      quantity: oneOf(...quantities),
       value: ref('value'),
       values: { type: 'object', additionalProperties: ref('value'), maxProperties: 20 },
       instrument: name,
@@ -176,6 +204,9 @@ const entries: Record<string, Schema> = {
       proverTried: oneOf('before-and-after', 'before', 'not-tried'),
       duration: ref('measured'),
       result: name,
+      control: name,
+      position: name,
+      fact: name,
     },
   ),
   skip: entry(
@@ -263,14 +294,7 @@ export const jobSchema: Schema = {
           id: uuid,
           customer: text(),
           address: text(1000),
-          supply: object(
-            { system: oneOf('split-phase', 'single-phase') },
-            {
-              nominal: ref('measured'),
-              frequency: ref('measured'),
-              residualCurrentDevice: flag,
-            },
-          ),
+          ...services,
         },
       ),
       complaint: object(
@@ -302,7 +326,9 @@ export const jobSchema: Schema = {
           },
         },
       ),
-      people: listOf(object({ id: name, name }, { liveWork: flag, licence: text() })),
+      people: listOf(
+        object({ id: name, name }, { liveWork: flag, gasWork: flag, licence: text() }),
+      ),
       visits: listOf(object({ id: name }, { by: name, arrivedAt: time, leftAt: time })),
       instruments: listOf(
         object({ id: name, kind: name }, { leads: ref('measured'), serial: text() }),
@@ -328,6 +354,7 @@ export const jobSchema: Schema = {
         {},
         {
           liveWork: flag,
+          gasWork: flag,
           instruments: listOf(name, 40),
           order: oneOf('computed', 'usual'),
           wrongVerdict: ref('measured'),
@@ -345,18 +372,25 @@ export const jobSchema: Schema = {
     plate: {
       title: 'plate',
       ...object(
+        {},
         {
           rated: object({ volt: { type: 'number', exclusiveMinimum: 0, maximum: 600 } }),
           elements: object(
             {},
             { upper: ref('elementPlate'), lower: ref('elementPlate'), only: ref('elementPlate') },
           ),
-        },
-        {
           volume: object({ litre: { type: 'number', exclusiveMinimum: 0, maximum: 5000 } }),
           wiring: oneOf('non-simultaneous', 'simultaneous'),
         },
       ),
+      // What else a plate says is its family's: which keys there are, and which must be there, is asked of the family.
+      additionalProperties: ref('plateValue'),
+      maxProperties: 40,
+    },
+    services: { title: 'services', ...object({}, services) },
+    plateValue: {
+      title: 'plate-value',
+      oneOf: [name, flag, { type: 'number' }, ref('value')],
     },
     elementPlate: {
       title: 'element-plate',

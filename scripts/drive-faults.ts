@@ -59,6 +59,7 @@ await setUpFirm(database, {
   timeZone: 'UTC',
   technician: 'Somebody',
   liveWork: true,
+  gasWork: true,
 });
 
 const port = await freePort();

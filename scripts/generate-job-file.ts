@@ -50,6 +50,7 @@ async function validators(): Promise<string> {
     validateJobFile: 'ohmmeter-job-1',
     validateEntry: 'ohmmeter-job-1#/definitions/entry',
     validatePlate: 'ohmmeter-job-1#/definitions/plate',
+    validateServices: 'ohmmeter-job-1#/definitions/services',
     validateConstraints: 'ohmmeter-job-1#/definitions/constraints',
   });
   const bundled = await build({
@@ -67,6 +68,7 @@ async function validators(): Promise<string> {
 }
 
 const validatorTypes = `/* ${note} */
+import type { Services } from '../services';
 import type { Constraints, Entry, JobFile, Plate } from './job-types';
 
 export interface SchemaProblem {
@@ -82,6 +84,7 @@ interface Validator<T> {
 export const validateJobFile: Validator<JobFile>;
 export const validateEntry: Validator<Entry>;
 export const validatePlate: Validator<Plate>;
+export const validateServices: Validator<Services>;
 export const validateConstraints: Validator<Constraints>;
 `;
 

@@ -32,6 +32,7 @@ try {
     timeZone: 'UTC',
     technician: 'Somebody',
     liveWork: true,
+    gasWork: true,
   });
   /** A name of some length for each of so many; some common, some met once. */
   const name = (k: string, of: number) => `substr(md5((${k} % ${of})::text || 'n'), 1, 7)`;

@@ -78,11 +78,22 @@ const shots: readonly Shot[] = [
     },
   },
   {
+    name: 'bench-gas',
+    viewport: desk,
+    job: { name: /Lintel House Flats/, page: '' },
+    prepare: async (page) => {
+      await page.locator('main[aria-busy=false]').waitFor();
+    },
+  },
+  {
     name: 'kept-on-device',
     viewport: phone,
     job: { name: /Morten Quist/, page: '' },
     prepare: async (page) => {
       await page.locator('main[aria-busy=false]').waitFor();
+      // Without a server the page comes from the device, once the service worker has taken over and the jobs are kept.
+      await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+      await page.waitForTimeout(8000);
       await page.context().setOffline(true);
       await page.getByRole('button', { name: 'Skip', exact: true }).click();
       await page.getByText('1 kept on this device').waitFor();

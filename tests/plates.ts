@@ -1,4 +1,5 @@
-import type { ApplianceFamily, Plate, ReadingState } from '../src/core/appliances';
+import type { ApplianceFamily, UnitState } from '../src/core/appliances';
+import type { Plate } from '../src/core/appliances/electrical';
 import type { ActionEntry, JobFile } from '../src/core/job-file';
 
 export const plate4500: Plate = {
@@ -12,12 +13,11 @@ export const plate4500: Plate = {
 };
 
 /** As a unit stands when the technician comes. */
-export const arrived: ReadingState = {
-  power: 'on',
-  dials: { upper: 'found', lower: 'found' },
-  lifted: [],
-  limitReset: false,
-  breakerCycled: false,
+export const arrived: UnitState = {
+  controls: { power: 'on', upperDial: 'found', lowerDial: 'found' },
+  apart: [],
+  done: [],
+  known: {},
 };
 
 /** A job with nothing in its logbook yet, on a 240 V unit with the given watts in both elements. */

@@ -1,6 +1,5 @@
 import {
   boolean,
-  doublePrecision,
   foreignKey,
   index,
   integer,
@@ -12,7 +11,7 @@ import {
   uniqueIndex,
   uuid,
 } from 'drizzle-orm/pg-core';
-import type { Entry, JobFile, Plate } from '../core/job-file';
+import type { Entry, JobFile, Plate, Services } from '../core/job-file';
 import type { Standing } from './standing';
 
 /**
@@ -48,6 +47,7 @@ export const technicians = pgTable(
     name: text('name').notNull(),
     licence: text('licence'),
     liveWork: boolean('live_work').notNull().default(false),
+    gasWork: boolean('gas_work').notNull().default(false),
     instruments: jsonb('instruments').$type<NonNullable<JobFile['instruments']>>().notNull(),
   },
   (table) => [primaryKey({ columns: [table.organisationId, table.id] })],
@@ -59,16 +59,16 @@ export const customers = pgTable(
   (table) => [primaryKey({ columns: [table.organisationId, table.id] })],
 );
 
+export type SiteServices = Services;
+
 export const sites = pgTable(
   'sites',
   {
     ...firm,
     customerId: uuid('customer_id').notNull(),
     address: text('address').notNull(),
-    supplySystem: text('supply_system', { enum: ['split-phase', 'single-phase'] }).notNull(),
-    nominalVolt: doublePrecision('nominal_volt').notNull(),
-    /** Null where nobody said. */
-    residualCurrentDevice: boolean('residual_current_device'),
+    /** What the house feeds its units with, as a job file has it: electricity, gas, water. */
+    services: jsonb('services').$type<SiteServices>().notNull().default({}),
   },
   (table) => [
     primaryKey({ columns: [table.organisationId, table.id] }),

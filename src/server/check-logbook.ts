@@ -1,5 +1,5 @@
 import { familyOfJob } from '../core/appliances';
-import { closingProblem, openDiagnosis, proofOf } from '../core/job-diagnosis';
+import { closingProblem, openDiagnosis, proofOf, stopNow } from '../core/job-diagnosis';
 import {
   beginFold,
   entryProblems,
@@ -47,7 +47,12 @@ function badClosings(job: JobFile, earlierCount: number): JobFileProblem[] {
     if (closing?.kind !== 'status') return [];
     const before = { ...job, entries: job.entries.slice(0, earlierCount + index) };
     const open = openDiagnosis(before);
-    const message = closingProblem({ state: open.state, proof: proofOf(open, before) }, closing);
+    const given = {
+      state: open.state,
+      proof: proofOf(open, before),
+      stop: stopNow(open.family, before, open.walked),
+    };
+    const message = closingProblem(given, closing);
     return message ? [{ pointer: `/entries/${index}/reason`, message }] : [];
   });
 }

@@ -1,7 +1,13 @@
 import { v7 as newId } from 'uuid';
 import { familyOfJob, PlateError } from '../core/appliances';
-import { liveWorkProblems, type Entry, type JobFile, type JobFileProblem } from '../core/job-file';
+import {
+  permissionProblems,
+  type Entry,
+  type JobFile,
+  type JobFileProblem,
+} from '../core/job-file';
 import type { FirmTransaction } from '../database/client';
+import type { SiteServices } from '../database/schema';
 import { appendEntries } from '../database/entries';
 import { updateStanding } from '../database/jobs';
 import { readTechnician } from '../database/technicians';
@@ -33,10 +39,10 @@ export async function importJob(
   const { job, warnings } = read;
   const technician = await readTechnician(transaction, technicianId);
   if (!technician) throw new NotFound('This firm has no such technician.');
-  const { catalogue, supplies } = familyOfJob(job);
-  // A file is no way round the permission: what was read live is taken in by somebody who may work live.
-  const live = liveWorkProblems(job.entries, catalogue, () => technician.liveWork);
-  if (live.length > 0) throw new Refused(live);
+  const { catalogue } = familyOfJob(job);
+  // A file is no way round a permission: what was read live is taken in by somebody who may work live, and so with gas.
+  const forbidden = permissionProblems(job.entries, catalogue, (_, work) => technician[work]);
+  if (forbidden.length > 0) throw new Refused(forbidden);
   checkPlate(job);
   const idOf = new Map(job.entries.map((each) => [each.id, newId()]));
   const { site, unit } = job;
@@ -48,17 +54,15 @@ export async function importJob(
     constraints: {
       ...job.constraints,
       liveWork: technician.liveWork && (job.constraints?.liveWork ?? true),
+      // What the file leaves open stays open, but for somebody who may not.
+      ...(technician.gasWork ? {} : { gasWork: false }),
     },
     envelope: envelopeOf(job, idOf),
     newUnit: {
       customer: site?.customer || 'Customer of an imported job',
       address: site?.address || 'Address not in the file',
       family: unit.family,
-      supply: {
-        system: site?.supply?.system ?? supplies[0]!.system,
-        nominalVolt: site?.supply?.nominal?.volt ?? unit.plate.rated.volt,
-        residualCurrentDevice: site?.supply?.residualCurrentDevice,
-      },
+      services: servicesOf(job),
       plate: unit.plate,
       make: unit.make,
       model: unit.model,
@@ -75,6 +79,19 @@ export async function importJob(
   await appendEntries(transaction, organisationId, id, entries);
   await updateStanding(transaction, id, standing);
   return { id, number, warnings };
+}
+
+/** What the file says of what feeds the unit; what it leaves open is said as the family takes it. */
+function servicesOf({ site, unit }: JobFile): SiteServices {
+  const { supply, gas, water } = site ?? {};
+  const usual = familyOfJob({ unit }).usualServices(unit);
+  return {
+    ...(usual.supply || supply
+      ? { supply: { ...usual.supply, ...supply } as SiteServices['supply'] }
+      : {}),
+    ...(gas ? { gas } : {}),
+    ...(water ? { water } : {}),
+  };
 }
 
 /** @throws Refused where the family cannot work with the plate. */

@@ -48,14 +48,10 @@ export function siteOf(
     id: site.id,
     customer: customer.name,
     address: site.address,
-    supply: {
-      ...said?.supply,
-      system: site.supplySystem,
-      nominal: { volt: site.nominalVolt },
-      ...(site.residualCurrentDevice === null
-        ? {}
-        : { residualCurrentDevice: site.residualCurrentDevice }),
-    },
+    ...site.services,
+    ...(said?.supply && site.services.supply
+      ? { supply: { ...said.supply, ...site.services.supply } }
+      : {}),
   };
 }
 
@@ -82,7 +78,13 @@ function peopleOf(
 ): NonNullable<JobFile['people']> {
   const wrote = new Set(entries.map((each) => each.by));
   const own = [owner, ...technicians.filter(({ id }) => id !== owner.id && wrote.has(id))].map(
-    ({ id, name, liveWork, licence }) => ({ id, name, liveWork, ...optional({ licence }) }),
+    ({ id, name, liveWork, gasWork, licence }) => ({
+      id,
+      name,
+      liveWork,
+      gasWork,
+      ...optional({ licence }),
+    }),
   );
   const known = new Set(own.map((each) => each.id));
   return [...own, ...(envelope?.people ?? []).filter(({ id }) => !known.has(id))];

@@ -1,24 +1,17 @@
 import { v7 as newId, validate as isUuid } from 'uuid';
 import { familyOf, PlateError, type ApplianceFamily } from '../core/appliances';
-import { validatePlate } from '../core/job-file/generated/validators';
+import { validatePlate, validateServices } from '../core/job-file/generated/validators';
 import { complaintProblems, type JobFile, type JobFileProblem, type Plate } from '../core/job-file';
 import type { FirmTransaction } from '../database/client';
 
 import { searchWords } from '../core/search';
+import type { SiteServices } from '../database/schema';
 import { insertCustomer, insertSite, insertUnit, readUnit } from '../database/customers';
 import { insertJob, lockCall, readJob } from '../database/jobs';
 import { insertWords } from '../database/search';
 import { readTechnician, readOrganisation } from '../database/technicians';
 import { NotFound, Refused } from './errors';
 import { standingMeanwhile } from './standing-of';
-
-/** What the site feeds the unit with. */
-export interface NewSupply {
-  readonly system: 'split-phase' | 'single-phase';
-  readonly nominalVolt: number;
-  /** Undefined where nobody said. */
-  readonly residualCurrentDevice?: boolean;
-}
 
 /** What a new call says. Either a known unit, or a new customer with site and plate. */
 export interface NewCall {
@@ -29,7 +22,8 @@ export interface NewCall {
     readonly family: string;
     readonly customer: string;
     readonly address: string;
-    readonly supply: NewSupply;
+    /** What the house feeds it with: electricity, gas, water. */
+    readonly services: unknown;
     readonly plate: unknown;
     readonly make?: string;
     readonly model?: string;
@@ -64,12 +58,17 @@ export async function openCall(
     ? await readTechnician(transaction, call.technicianId)
     : undefined;
   if (!organisation || !technician) throw new NotFound('This firm has no such technician.');
-  const { unitId, family, plate, supply, words } = await unitFor(transaction, organisationId, call);
+  const { unitId, family, plate, services, words } = await unitFor(
+    transaction,
+    organisationId,
+    call,
+  );
   const id = call.id ?? newId();
   const { complaint } = call;
   refuseAnswers(familyOf(family)!, complaint);
   const constraints = call.constraints ?? {
     liveWork: technician.liveWork,
+    gasWork: technician.gasWork,
     instruments: [...new Set(technician.instruments.map((each) => each.kind))],
   };
   const standing = standingMeanwhile({
@@ -77,7 +76,7 @@ export async function openCall(
     version: 1,
     job: { id },
     unit: { family, plate },
-    site: { supply: suppliedBy(supply) },
+    site: services,
     complaint,
     constraints,
     entries: [],
@@ -109,7 +108,7 @@ interface UnitOfCall {
   readonly unitId: string;
   readonly family: string;
   readonly plate: Plate;
-  readonly supply: NewSupply;
+  readonly services: SiteServices;
   /** What it is found by. */
   readonly words: Said;
 }
@@ -128,11 +127,7 @@ async function unitFor(
       unitId: unit.id,
       family: unit.family,
       plate: unit.plate,
-      supply: {
-        system: site.supplySystem,
-        nominalVolt: site.nominalVolt,
-        residualCurrentDevice: site.residualCurrentDevice ?? undefined,
-      },
+      services: site.services,
     };
   }
   if (!newUnit)
@@ -141,7 +136,7 @@ async function unitFor(
   if (!family) {
     throw new Refused([{ pointer: '/unit/family', message: 'Choose which kind of heater it is.' }]);
   }
-  const plate = checkedPlate(family, newUnit.plate, newUnit.supply);
+  const { plate, services } = checkedPlate(family, newUnit.plate, newUnit.services);
   const problems: JobFileProblem[] = [];
   if (newUnit.customer.trim() === '') {
     problems.push({ pointer: '/customer', message: 'Who is it for? A name is enough.' });
@@ -162,9 +157,7 @@ async function unitFor(
     id: siteId,
     customerId,
     address: newUnit.address.trim(),
-    supplySystem: newUnit.supply.system,
-    nominalVolt: newUnit.supply.nominalVolt,
-    residualCurrentDevice: newUnit.supply.residualCurrentDevice,
+    services,
   });
   await insertUnit(transaction, {
     organisationId,
@@ -180,7 +173,7 @@ async function unitFor(
   });
   const words = saidOf(newUnit.customer, newUnit.address, newUnit);
   await insertWords(transaction, organisationId, 'unit', unitId, searchWords(...words));
-  return { unitId, family: family.id, plate, supply: newUnit.supply, words };
+  return { unitId, family: family.id, plate, services, words };
 }
 
 type Said = readonly (string | null | undefined)[];
@@ -205,9 +198,16 @@ function refuseAnswers(family: ApplianceFamily, complaint: NewCall['complaint'])
   if (problems.length > 0) throw new Refused(problems);
 }
 
-/** A plate with its volts and the watts of every element, or why not. */
-function checkedPlate(family: ApplianceFamily, value: unknown, supply: NewSupply): Plate {
-  if (!validatePlate(value)) {
+/**
+ * A plate that the family can work with, and what its site feeds it with.
+ * @throws Refused with the pointer of what is wrong.
+ */
+function checkedPlate(
+  family: ApplianceFamily,
+  plate: unknown,
+  services: unknown,
+): { readonly plate: Plate; readonly services: SiteServices } {
+  if (!validatePlate(plate)) {
     throw new Refused(
       (validatePlate.errors ?? []).map(({ instancePath, message }) => ({
         pointer: `/plate${instancePath}`,
@@ -215,20 +215,19 @@ function checkedPlate(family: ApplianceFamily, value: unknown, supply: NewSupply
       })),
     );
   }
+  if (!validateServices(services)) {
+    throw new Refused(
+      (validateServices.errors ?? []).map(({ instancePath, message }) => ({
+        pointer: `/site${instancePath}`,
+        message: `What feeds the unit ${message ?? 'is not valid'}.`,
+      })),
+    );
+  }
   try {
-    family.plateOf({
-      unit: { family: family.id, plate: value },
-      site: { supply: suppliedBy(supply) },
-    });
+    family.plateOf({ unit: { family: family.id, plate }, site: services });
   } catch (error) {
     if (!(error instanceof PlateError)) throw error;
     throw new Refused([{ pointer: error.pointer.replace('/unit', ''), message: error.message }]);
   }
-  return value;
+  return { plate, services };
 }
-
-const suppliedBy = ({ system, nominalVolt, residualCurrentDevice }: NewSupply) => ({
-  system,
-  nominal: { volt: nominalVolt },
-  residualCurrentDevice,
-});

@@ -13,7 +13,7 @@ export interface JobPage {
   readonly isLong: boolean;
   readonly organisation: Organisation;
   /** Who works on it now, whoever's job it is. */
-  readonly technician: Pick<Technician, 'id' | 'name' | 'liveWork' | 'instruments'>;
+  readonly technician: Pick<Technician, 'id' | 'name' | 'liveWork' | 'gasWork' | 'instruments'>;
 }
 
 /** A job for one of its pages, or why there is none. */
@@ -36,6 +36,7 @@ export async function readJobPage(asked: string): Promise<JobPage | 'no-firm' | 
             id: technician.id,
             name: technician.name,
             liveWork: technician.liveWork,
+            gasWork: technician.gasWork,
             instruments: technician.instruments,
           },
         }

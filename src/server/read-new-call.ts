@@ -1,8 +1,8 @@
 import { validate as isUuid } from 'uuid';
-import { families, familyOf } from '../core/appliances';
+import { familyOf, plateSaid } from '../core/appliances';
 import type { JobFile } from '../core/job-file';
 import { Refused } from './errors';
-import type { NewCall, NewSupply } from './open-call';
+import type { NewCall } from './open-call';
 
 type Fields = Readonly<Record<string, unknown>>;
 
@@ -36,7 +36,7 @@ export function readNewCall(sent: unknown): NewCall {
       customer: cut(text(newUnit.customer), 200),
       address: cut(text(newUnit.address), 400),
       family: text(newUnit.family),
-      supply: supplyOf(newUnit),
+      services: servicesOf(newUnit),
       plate: newUnit.plate,
       make: cut(text(newUnit.make), 100) || undefined,
       model: cut(text(newUnit.model), 100) || undefined,
@@ -59,15 +59,20 @@ function takenOnDevice({ id, openedAt }: Fields): Pick<NewCall, 'id' | 'openedAt
   return { id: id.toLowerCase(), ...(isSane ? { openedAt: new Date(text(openedAt)) } : {}) };
 }
 
-/** The family's supply that was chosen; its first where none was. */
-function supplyOf({ family, supply, residualCurrentDevice }: Fields): NewSupply {
-  const { supplies } = familyOf(text(family)) ?? families[0]!;
-  const { system, nominalVolt } = supplies.find((each) => each.id === supply) ?? supplies[0]!;
-  return {
-    system,
-    nominalVolt,
-    ...(typeof residualCurrentDevice === 'boolean' ? { residualCurrentDevice } : {}),
+/** What feeds the unit; a call that an older program kept on its device names a supply of the family instead. */
+function servicesOf({ family, services, supply, residualCurrentDevice }: Fields): unknown {
+  if (services !== undefined) return services;
+  const guarded = typeof residualCurrentDevice === 'boolean' ? residualCurrentDevice : undefined;
+  const typed = {
+    supply: text(supply),
+    residualCurrentDevice: guarded === undefined ? undefined : guarded ? 'yes' : 'no',
   };
+  const fields = familyOf(text(family))?.plateFields ?? [];
+  return plateSaid(
+    fields.filter(({ key }) => key in typed),
+    typed,
+    () => undefined,
+  ).services;
 }
 
 /** No longer than so many, and never in the middle of a character. */

@@ -1,7 +1,7 @@
 import { familyOfJob } from '../core/appliances';
 import {
   canonical,
-  liveWorkProblems,
+  permissionProblems,
   readEntry,
   type Entry,
   type JobFile,
@@ -136,7 +136,7 @@ function refuse(problems: readonly JobFileProblem[]): void {
   if (problems.length > 0) throw new Refused(problems);
 }
 
-/** Live results by somebody who may not take them, and any while the job is set to none. */
+/** Live and gas work by somebody who may not do it, and any while the job is set to none. */
 function withoutPermission(
   job: JobFile,
   fresh: readonly Entry[],
@@ -144,10 +144,9 @@ function withoutPermission(
   technicians: readonly Technician[],
 ): JobFileProblem[] {
   const takerOf = ({ by }: Entry) => technicians.find((each) => each.id === by) ?? sender;
-  const isNone = job.constraints?.liveWork === false;
-  return liveWorkProblems(
+  return permissionProblems(
     fresh,
     familyOfJob(job).catalogue,
-    (each) => !isNone && takerOf(each).liveWork,
+    (each, work) => job.constraints?.[work] !== false && takerOf(each)[work],
   );
 }

@@ -1,5 +1,11 @@
 import { familyOfJob } from '../core/appliances';
-import { extendFold, liveWorkProblems, stateOfFold, type Entry } from '../core/job-file';
+import {
+  extendFold,
+  permissionProblems,
+  stateOfFold,
+  type Entry,
+  type PermittedWork,
+} from '../core/job-file';
 import type { Database } from '../database/client';
 import { appendQuickly } from '../database/entries';
 import type { Technician } from '../database/technicians';
@@ -57,7 +63,7 @@ export async function recordQuickly(
 const isForTheLongWay = ({ ids }: OpenJob, { id, kind }: Entry): boolean =>
   kind === 'status' || kind === 'correction' || ids.has(id);
 
-/** Whose permission the live ones among the entries rest on; undefined where somebody has none. */
+/** Whose permission the entries rest on that take one; undefined where somebody has none. */
 function reliedOn(
   { head, technicians }: OpenJob,
   batch: readonly Entry[],
@@ -66,13 +72,15 @@ function reliedOn(
   const { catalogue } = familyOfJob(head);
   const sender = technicians.find((each) => each.id === chosen) ?? technicians[0];
   const relied = new Set<string>();
-  const isAllowed = ({ by }: Entry): boolean => {
+  const isAllowed = ({ by }: Entry, work: PermittedWork): boolean => {
     const taker: Technician | undefined = technicians.find((each) => each.id === by) ?? sender;
-    if (!taker?.liveWork || head.constraints?.liveWork === false) return false;
+    // The one statement looks the permission for live work up again; for gas the long way does.
+    if (work === 'gasWork') return false;
+    if (!taker?.[work] || head.constraints?.[work] === false) return false;
     relied.add(taker.id);
     return true;
   };
-  return liveWorkProblems(batch, catalogue, isAllowed).length > 0 ? undefined : [...relied];
+  return permissionProblems(batch, catalogue, isAllowed).length > 0 ? undefined : [...relied];
 }
 
 /** PostgreSQL's word for an id that is there already: in another job, or from this one sent twice at once. */

@@ -9,9 +9,14 @@ import { jobFileOf } from './job-file-of';
 import { lockedJob } from './record-entries';
 import { standingMeanwhile } from './standing-of';
 
+const works = [
+  ['liveWork', 'live work'],
+  ['gasWork', 'gas work'],
+] as const;
+
 /**
- * Sets what the technician may and can do on a job, and by which order. Live work is what it was where nothing is said of
- * it, and never more than the one who sets it may do.
+ * Sets what the technician may and can do on a job, and by which order. Live work and gas work are what they were where
+ * nothing is said of them, and never more than the one who sets them may do.
  * @throws NotFound; Refused with a pointer per field, or where live work is asked for without permission.
  */
 export async function setConstraints(
@@ -29,16 +34,22 @@ export async function setConstraints(
     );
   }
   const stored = await lockedJob(transaction, jobId);
-  if (sent.liveWork && !sender.liveWork) {
-    throw new Refused([
-      {
-        pointer: '/constraints/liveWork',
-        message: 'This technician has no permission for live work.',
-      },
-    ]);
+  const refused = works.filter(([work]) => sent[work] && !sender[work]);
+  if (refused.length > 0) {
+    throw new Refused(
+      refused.map(([work, words]) => ({
+        pointer: `/constraints/${work}`,
+        message: `This technician has no permission for ${words}.`,
+      })),
+    );
   }
-  const wanted = sent.liveWork ?? stored.job.constraints.liveWork ?? true;
-  const constraints = { ...sent, liveWork: wanted && sender.liveWork };
+  const permitted = Object.fromEntries(
+    works.map(([work]) => {
+      const wanted = sent[work] ?? stored.job.constraints[work] ?? true;
+      return [work, wanted && sender[work]];
+    }),
+  );
+  const constraints = { ...sent, ...permitted };
   await updateConstraints(transaction, jobId, constraints);
   const entries = await readEntries(transaction, jobId);
   const job = jobFileOf({ ...stored, job: { ...stored.job, constraints } }, entries);

@@ -11,6 +11,7 @@ export interface NewFirm {
   readonly technician: string;
   readonly licence?: string;
   readonly liveWork: boolean;
+  readonly gasWork: boolean;
 }
 
 /** Sets up the firm of this installation with its first technician. */
@@ -40,6 +41,7 @@ export async function setUpFirm(
       name: firm.technician.trim(),
       licence: firm.licence?.trim() || null,
       liveWork: firm.liveWork,
+      gasWork: firm.gasWork,
       instruments: [
         { id: 'multimeter', kind: 'multimeter' },
         { id: 'clamp', kind: 'clamp' },

@@ -8,7 +8,9 @@ export interface KeypadProps {
   onEnter(): void;
   /** What Enter would enter, in words; undefined where there is nothing to enter. */
   readonly entering: string | undefined;
-  /** Ohms have over range and a step to kΩ. */
+  /** The instrument may show over range. */
+  readonly goesOver: boolean;
+  /** Ohms have a step to kΩ. */
   readonly hasOhms: boolean;
   readonly disabledReason?: string;
 }
@@ -25,6 +27,7 @@ export function Keypad({
   onChange,
   onEnter,
   entering,
+  goesOver,
   hasOhms,
   disabledReason,
 }: KeypadProps) {
@@ -79,14 +82,14 @@ export function Keypad({
       </button>
       <button
         type="button"
-        disabled={!hasOhms}
+        disabled={!goesOver}
         aria-label="OL, over range"
         className={`${keyClass} flex-col border-t border-l-2 border-l-rule! leading-tight font-semibold disabled:text-ink-2`}
         style={{ gridColumn: 4, gridRow: 1 }}
         onClick={() => onChange('OL')}
       >
-        {hasOhms ? 'OL' : ''}
-        {hasOhms && <span className="text-small font-normal text-ink-2">over range</span>}
+        {goesOver ? 'OL' : ''}
+        {goesOver && <span className="text-small font-normal text-ink-2">over range</span>}
       </button>
       <button
         type="button"

@@ -1,4 +1,11 @@
-import { shownUnit, toKept, fromKept, type Quantity, type UnitSystem } from '../core/quantities';
+import {
+  fromKept,
+  quantityTable,
+  shownUnit,
+  toKept,
+  type Quantity,
+  type UnitSystem,
+} from '../core/quantities';
 
 /** How a check's values are laid along its ruler: linear where good parts read, then a break, then wide. */
 export interface RulerScale {
@@ -37,13 +44,15 @@ export function rulerScale(
       return linearScale(0, niceEnd(Math.max(40, (expected ?? 240) * 1.25)));
     case 'current-ac':
       return linearScale(0, niceEnd(Math.max(10, (expected ?? 19) * 1.6)));
-    default:
+    case 'temperature':
       return temperatureScale(system);
+    default:
+      return shownScale(quantity, expected, system);
   }
 }
 
 function niceEnd(value: number): number {
-  const step = value <= 12 ? 2 : value <= 60 ? 5 : 50;
+  const step = value <= 12 ? 2 : value <= 60 ? 5 : value <= 1000 ? 50 : 500;
   return Math.ceil(value / step) * step;
 }
 
@@ -66,6 +75,22 @@ function temperatureScale(system: UnitSystem): RulerScale {
         label: isLabelled ? String(shown) : undefined,
       };
     }),
+  };
+}
+
+/** Of anything else: from nothing to somewhat past what a good part reads, in the reader's own unit. */
+function shownScale(
+  quantity: Quantity,
+  expected: number | undefined,
+  system: UnitSystem,
+): RulerScale {
+  const unit = shownUnit(quantity, system);
+  const most = niceEnd(Math.max(1, fromKept(expected ?? toKept(10, unit), unit) * 1.8));
+  const place = (kept: number) => clampUnit(fromKept(kept, unit) / most);
+  return {
+    place,
+    ticks: linearTicks(0, most, (shown) => place(toKept(shown, unit))),
+    hasOverRange: quantityTable[quantity].goesOver,
   };
 }
 
@@ -121,7 +146,7 @@ function insulationScale(): RulerScale {
 
 function linearTicks(from: number, to: number, place: (value: number) => number): RulerTick[] {
   const span = to - from;
-  const unit = span <= 3 ? 0.1 : span <= 12 ? 0.5 : span <= 70 ? 1 : 10;
+  const unit = span <= 3 ? 0.1 : span <= 12 ? 0.5 : span <= 70 ? 1 : span <= 1000 ? 10 : 100;
   return Array.from({ length: Math.round(span / unit) + 1 }, (_, index): RulerTick => {
     const value = from + index * unit;
     const size = index % 10 === 0 ? 'ten' : index % 5 === 0 ? 'five' : 'unit';

@@ -31,6 +31,7 @@ export async function makeFirm(database: Database): Promise<TestFirm> {
     timeZone: 'UTC',
     technician: 'A. Live',
     liveWork: true,
+    gasWork: true,
   });
   const as: TestFirm['as'] = (work) => asFirm(database, id, work);
   await as((transaction) =>
@@ -60,7 +61,7 @@ export async function makeFirm(database: Database): Promise<TestFirm> {
               customer: 'A. Customer',
               address: 'A street',
               family: 'electric-storage-two-element',
-              supply: { system: 'split-phase', nominalVolt: 240 },
+              services: { supply: { system: 'split-phase', nominal: { volt: 240 } } },
               plate: emptyJob().unit.plate,
             },
           }),

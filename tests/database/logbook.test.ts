@@ -34,6 +34,7 @@ const newFirm = (name: string, liveWork: boolean) => ({
   timeZone: 'UTC',
   technician: 'A. Technician',
   liveWork,
+  gasWork: liveWork,
 });
 
 async function openJob(organisation: string): Promise<string> {
@@ -46,7 +47,7 @@ async function openJob(organisation: string): Promise<string> {
         customer: 'A. Customer',
         address: 'A street',
         family: 'electric-storage-two-element',
-        supply: { system: 'split-phase', nominalVolt: 240 },
+        services: { supply: { system: 'split-phase', nominal: { volt: 240 } } },
         plate: emptyJob().unit.plate,
       },
     });
@@ -287,6 +288,7 @@ describe('what a technician may and can do on a job', () => {
     const file = await stored(firm, job);
     expect(file.constraints).toEqual({
       liveWork: false,
+      gasWork: true,
       instruments: ['multimeter'],
       order: 'usual',
     });
@@ -415,8 +417,8 @@ describe('a job file', () => {
       const [technician] = await listTechnicians(transaction);
       return importJob(transaction, firm, technician!.id, text);
     });
-    const { plateOf, supplies } = familyOf(unit.family)!;
-    expect((await stored(firm, id)).site?.supply?.system).toBe(supplies[0]!.system);
+    const { plateOf, usualServices } = familyOf(unit.family)!;
+    expect((await stored(firm, id)).site?.supply).toMatchObject(usualServices(unit).supply!);
     expect(plateOf(await stored(firm, id))).toEqual(plateOf(emptyJob({ unit })));
   });
 
@@ -467,6 +469,8 @@ describe('the demo data', () => {
       expect(stages).toEqual([
         'call',
         'closed',
+        'closed',
+        'diagnose',
         'diagnose',
         'diagnose',
         'diagnose',

@@ -31,7 +31,7 @@ beforeAll(async () => {
         newUnit: {
           ...unit,
           family: 'electric-storage-two-element',
-          supply: { system: 'split-phase', nominalVolt: 240 },
+          services: { supply: { system: 'split-phase', nominal: { volt: 240 } } },
           plate: emptyJob().unit.plate,
         },
       }),

@@ -66,6 +66,7 @@ describe('a backup', () => {
       timeZone: 'UTC',
       technician: 'Somebody',
       liveWork: false,
+      gasWork: false,
     });
     await pool.end();
     const file = path.join(root, 'saved.backup');

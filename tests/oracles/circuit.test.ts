@@ -1,18 +1,18 @@
 import { describe, expect, it } from 'vitest';
 import {
   buildNetlist,
-  families,
   wiresOf,
-  type ApplianceFamily,
   type SwitchPositions,
-} from '../../src/core/appliances';
+  type ElectricalFamily,
+} from '../../src/core/appliances/electrical';
+import { electricFamilies as families } from '../electric-families';
 import { solveCircuit } from '../../src/core/circuit';
 import { solveWithNgspice, type JudgedCircuit } from './ngspice';
 
 /** Judge: ngspice (Debian), on every family: good and with every fault, in every state that a check uses. */
 
 /** The distinct switch positions that checks use: powered and dead, calling and satisfied, with their wires lifted. */
-function positionsOf({ checkIds, check, thermostats }: ApplianceFamily): SwitchPositions[] {
+function positionsOf({ checkIds, check, thermostats }: ElectricalFamily): SwitchPositions[] {
   const combinations = thermostats.reduce<Record<string, 'calling' | 'satisfied'>[]>(
     (found, { id }) =>
       found.flatMap((each) => [
@@ -41,7 +41,7 @@ function positionsOf({ checkIds, check, thermostats }: ApplianceFamily): SwitchP
 }
 
 /** A plate of the family on one of its supplies. */
-function plateOn(family: ApplianceFamily, supply: ApplianceFamily['supplies'][number]) {
+function plateOn(family: ElectricalFamily, supply: ElectricalFamily['supplies'][number]) {
   return family.plateOf({
     unit: {
       family: family.id,

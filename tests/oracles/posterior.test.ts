@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { families, type ApplianceFamily } from '../../src/core/appliances';
+import type { ElectricalFamily } from '../../src/core/appliances/electrical';
+import { electricFamilies as families } from '../electric-families';
 import {
   compileFamily,
   setProbabilities,
@@ -23,7 +24,11 @@ import { seededRandom } from '../../src/core/simulation';
  * Judge: enumeration by brute force. Every hypothesis at every point of the shared unknowns, one at a time, without
  * classes, tables or caches. The likelihood is the same: this checks algebra and bookkeeping, not the likelihood.
  */
-function byEnumeration(family: ApplianceFamily, model: Model, evidence: readonly HeaterEvidence[]) {
+function byEnumeration(
+  family: ElectricalFamily,
+  model: Model,
+  evidence: readonly HeaterEvidence[],
+) {
   const predictors = evidence.map((each) => model.predictor(each.observable));
   const sums = new Map<string, number>();
   let total = 0;
@@ -44,7 +49,7 @@ function byEnumeration(family: ApplianceFamily, model: Model, evidence: readonly
   return new Map([...sums].map(([key, sum]) => [key, sum / total]));
 }
 
-type Model = ReturnType<ApplianceFamily['model']>;
+type Model = ReturnType<ElectricalFamily['model']>;
 type HeaterEvidence = Evidence<Parameters<Model['predictor']>[0]>;
 type UnknownGrid = Model['unknowns'][number]['fine'];
 
@@ -84,7 +89,7 @@ function outcomeAt(
 }
 
 /** Results of a unit with a fault drawn at random: what that hypothesis predicts, a little off. */
-function evidenceFor(family: ApplianceFamily, model: Model, seed: number): HeaterEvidence[] {
+function evidenceFor(family: ElectricalFamily, model: Model, seed: number): HeaterEvidence[] {
   const random = seededRandom(seed);
   const truth = Math.floor(random.next() * model.hypotheses.length);
   const { candidates } = family.planStart(emptyState, { liveWork: true });

@@ -124,7 +124,9 @@ describe.each(families.map((family) => [family.id, family] as const))(
         }),
         { ...runs, numRuns: runs.numRuns * 12 },
       );
-      expect(Math.min(refused, proved)).toBeGreaterThan(runs.numRuns / 4);
+      // What has no mains is never proved dead.
+      if (family.deadPoints.length === 0) expect(proved).toBe(0);
+      else expect(Math.min(refused, proved)).toBeGreaterThan(runs.numRuns / 4);
     });
 
     it('says the same in whatever order its results were taken', () => {

@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import type { ApplianceFamily } from '../../src/core/appliances';
 import type { Entry, JobFile } from '../../src/core/job-file';
+import { emptyState } from '../../src/core/job-file/state';
 import { emptyJob, provedDead } from '../plates';
+import { sampleUnit } from '../sample-unit';
 
 /** Any logbook that hands could write on a unit of a family, sensible or not; and some that no hands could. */
 
@@ -38,24 +40,55 @@ const valueOf = (quantity: string | undefined): fc.Arbitrary<object> => {
 
 /** Any result: of a named check, between any two points, round any wire; as planned, or in a state of its own. */
 function result(family: ApplianceFamily): fc.Arbitrary<Made> {
-  const { names, thermostats } = family;
+  const { names, pictureControls, pictureSliders } = family;
   const wires = Object.keys(names.conductors);
   const lifted = fc
     .subarray(wires, { maxLength: 3 })
     .map((chosen) => chosen.map((wire) => ({ wire, end: names.conductors[wire]![1] })));
+  const setting = fc.record({
+    controls: fc
+      .tuple(
+        ...pictureControls
+          .filter(({ key }) => key !== 'power')
+          .map(({ key, positions }) =>
+            fc.option(
+              fc.constantFrom(...positions).map(({ id }) => [[key, id] as const]),
+              { nil: [], freq: 2 },
+            ),
+          ),
+      )
+      .map((all) => Object.fromEntries(all.flat())),
+    known: fc
+      .tuple(
+        ...pictureSliders.map(({ key, range: [least, most] }) =>
+          fc.option(
+            fc
+              .double({ min: least, max: most, noNaN: true })
+              .map((value) => [[key, value] as const]),
+            { nil: [], freq: 2 },
+          ),
+        ),
+      )
+      .map((all) => Object.fromEntries(all.flat())),
+  });
+  const stated = setting.map((each) => {
+    const {
+      power: _,
+      lifted: __,
+      ...said
+    } = family.statedOf(each, family.stateWith(emptyState, each));
+    return said;
+  });
   const state = fc.option(
-    fc.record(
-      {
-        lifted,
-        limit: fc.constantFrom('closed', 'tripped'),
-        [thermostats[0]!.stateKey]: fc.constantFrom('high', 'low', 'found'),
-        water: fc.double({ min: 5, max: 95, noNaN: true }).map((celsius) => ({
-          [thermostats[0]!.id]: { celsius },
-        })),
-        load: fc.constantFrom('loaded', 'open-circuit'),
-      },
-      { requiredKeys: [] },
-    ),
+    fc
+      .tuple(
+        stated,
+        fc.record(
+          { lifted, load: fc.constantFrom('loaded', 'open-circuit') },
+          { requiredKeys: [] },
+        ),
+      )
+      .map(([said, own]) => ({ ...said, ...own })),
     { nil: undefined, freq: 2 },
   );
   const named = fc.constantFrom(...family.checkIds).chain((check): fc.Arbitrary<Made> => {
@@ -131,9 +164,16 @@ function action(family: ApplianceFamily): fc.Arbitrary<Made> {
         wire: lifted,
         end: names.conductors[lifted]![end],
       })),
-    fc
-      .tuple(fc.constantFrom(...family.thermostats), fc.constantFrom('high', 'low'))
-      .map(([{ id }, to]) => ({ kind: 'action', action: 'set-dial', dial: id, to })),
+    ...(family.catalogue.dials.size > 0
+      ? [
+          fc
+            .tuple(
+              fc.constantFrom(...family.catalogue.dials.keys()),
+              fc.constantFrom('high', 'low'),
+            )
+            .map(([dial, to]) => ({ kind: 'action', action: 'set-dial', dial, to })),
+        ]
+      : []),
     fc
       .constantFrom(...new Set(Object.values(names.faults)))
       .map((repair) => ({ kind: 'action', action: 'replace', repair })),
@@ -204,7 +244,11 @@ const anyProof = ({ deadPoints }: ApplianceFamily): fc.Arbitrary<Made> =>
         points: fc.array(
           fc.record(
             {
-              between: fc.constantFrom(...deadPoints.map((each) => [...each.between])),
+              between: fc.constantFrom(
+                ...(deadPoints.length === 0
+                  ? [['nowhere', 'earth']]
+                  : deadPoints.map((each) => [...each.between])),
+              ),
               value: fc.constantFrom({ volt: 0 }, { volt: 3 }, { volt: 118 }, { ohm: 0 }),
             },
             { requiredKeys: ['between', 'value'] },
@@ -278,10 +322,5 @@ export function jobOf(
   entries: Entry[],
   rest: Partial<JobFile> = {},
 ): JobFile {
-  const watts = Object.fromEntries(family.elements.map(({ id }) => [id, { watt: 2000 }]));
-  return emptyJob({
-    unit: { family: family.id, plate: { rated: { volt: 240 }, elements: watts } },
-    entries,
-    ...rest,
-  });
+  return emptyJob({ ...sampleUnit(family), entries, ...rest });
 }

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { valueProblems } from '../../src/core/job-file/value-problems';
 import {
-  keptQuantities,
+  quantityTable,
   parseReading,
   quantities,
   showValue,
@@ -20,7 +20,7 @@ const kept = fc.oneof(
   fc.integer({ min: -200, max: 5000 }),
 );
 const baseUnit = (of: Quantity) => units.find((each) => each.quantity === of && each.factor === 1);
-const valueOf = (of: Quantity, value: number) => ({ [keptQuantities[of].key]: value });
+const valueOf = (of: Quantity, value: number) => ({ [quantityTable[of].key]: value });
 
 describe('a number with its unit', () => {
   it('is taken by the keypad where a file may bring it, and refused where a file may not', () => {
@@ -51,7 +51,7 @@ describe('a number with its unit', () => {
           const parsed = parseReading(`20 ${unit.symbol}`, { quantity: of, system: 'us' });
           expect(parsed.kind, `${unit.symbol} for ${of}`).toBe('problem');
         }
-        if (keptQuantities[unit.quantity].key === keptQuantities[of].key) continue;
+        if (quantityTable[unit.quantity].key === quantityTable[of].key) continue;
         const problems = valueProblems(valueOf(unit.quantity, 20), of, '/value');
         expect(problems, `${unit.symbol} for ${of}`).toHaveLength(1);
         expect(problems[0]!.pointer).toBe('/value');
@@ -62,7 +62,7 @@ describe('a number with its unit', () => {
   it('is refused with a second unit beside it, whichever two', () => {
     fc.assert(
       fc.property(quantity, quantity, (one, other) => {
-        fc.pre(keptQuantities[one].key !== keptQuantities[other].key);
+        fc.pre(quantityTable[one].key !== quantityTable[other].key);
         const both = { ...valueOf(one, 20), ...valueOf(other, 20) };
         for (const of of [one, other, undefined]) {
           const [problem] = valueProblems(both, of, '/value');
@@ -74,7 +74,7 @@ describe('a number with its unit', () => {
 
   it('is refused just outside its reach, and taken at its limits', () => {
     for (const of of quantities) {
-      const { reach } = keptQuantities[of];
+      const { reach } = quantityTable[of];
       for (const value of reach) {
         expect(valueProblems(valueOf(of, value), of, '')).toEqual([]);
       }
@@ -85,7 +85,7 @@ describe('a number with its unit', () => {
 
   it('has over range only where its instrument shows it, in file and keypad', () => {
     for (const of of quantities) {
-      const { goesOver } = keptQuantities[of];
+      const { goesOver } = quantityTable[of];
       const typed = parseReading('OL', { quantity: of, system: 'us' }).kind;
       expect(typed, of).toBe(goesOver ? 'over-range' : 'problem');
       expect(valueProblems({ overRange: true }, of, '').length, of).toBe(goesOver ? 0 : 1);
@@ -95,7 +95,7 @@ describe('a number with its unit', () => {
   it('that is shown is read again as what was shown', () => {
     fc.assert(
       fc.property(quantity, kept, fc.constantFrom(...systems), (of, value, system) => {
-        const [least, most] = keptQuantities[of].reach;
+        const [least, most] = quantityTable[of].reach;
         fc.pre(value >= least && value <= most && of !== 'temperature-difference');
         const { number, symbol } = showValue(value, of, system);
         const parsed = parseReading(`${number} ${symbol}`, { quantity: of, system });

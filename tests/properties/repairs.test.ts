@@ -8,6 +8,7 @@ import {
   simulateUnit,
   type SimulatedUnit,
 } from '../../src/core/simulation';
+import { sampleUnit } from '../sample-unit';
 
 /**
  * Whole jobs on simulated units that make it hard: every second one has two faults, one reading in sixteen is a slip, and one
@@ -20,12 +21,10 @@ const mostRounds = 8;
 /** A result that fits nothing is taken again, and once more where the two contradict each other. */
 const mostTimes = 3;
 
-const plates: Readonly<Record<string, JobFile['unit']['plate']>> = {
-  'electric-storage-two-element': {
-    rated: { volt: 240 },
-    elements: { upper: { watt: 4500 }, lower: { watt: 4500 } },
-  },
-  'electric-storage-one-element': { rated: { volt: 230 }, elements: { only: { watt: 2000 } } },
+/** What is typed for each, where the middle of what may be is no usual unit. */
+const plates: Readonly<Record<string, Readonly<Record<string, string>>>> = {
+  'electric-storage-two-element': { 'watt-upper': '4500', 'watt-lower': '4500' },
+  'electric-storage-one-element': { 'watt-only': '2000' },
 };
 
 function newClock(): Clock {
@@ -83,7 +82,7 @@ describe.each(families.map((family) => [family.title, family] as const))('%s', (
         format: 'ohmmeter-job',
         version: 1,
         job: { id: `repairs-${k}`, number: String(k) },
-        unit: { family: family.id, plate: plates[family.id]! },
+        ...sampleUnit(family, plates[family.id]),
         entries: [],
       };
       const unit = simulateUnit(simulatedFamilyOf(family.id), family.plateOf(start), random, {

@@ -4,7 +4,8 @@ import { foldEntries, type Entry, type JobState } from '../job-file';
 import { emptyState } from '../job-file/state';
 import { entriesOfStep } from '../practice/run-job';
 import { wayTo } from '../diagnosis';
-import { families, type AccessStep } from '.';
+import { electricFamilies as families } from '../../../tests/electric-families';
+import type { AccessStep } from '.';
 
 /** A second a step: nobody leaves the unit between two of them. */
 let seconds = 0;

@@ -14,7 +14,16 @@ export interface CheckWords {
   readonly instrument?: Instrument;
   /** Taken when a reading of this check, repeated, still fits nothing. */
   readonly explainedBy?: readonly string[];
-  readonly caution?: 'live' | 'hot-water' | 'press-once' | 'reclose' | 'test-voltage';
+  readonly caution?:
+    | 'live'
+    | 'hot-water'
+    | 'press-once'
+    | 'reclose'
+    | 'test-voltage'
+    | 'gas'
+    | 'flame'
+    | 'carbon-monoxide'
+    | 'hot-metal';
 }
 
 /** Kinds of instrument that a check may need. */
@@ -24,6 +33,8 @@ export const instrumentKinds = [
   'thermometer',
   'insulation-tester',
   'non-contact-tester',
+  'manometer',
+  'combustion-analyser',
 ] as const;
 
 export type Instrument = (typeof instrumentKinds)[number];
@@ -78,6 +89,8 @@ export interface Drawing {
   /** Where conductors join away from a screw. */
   readonly joints: readonly Point[];
   readonly contacts: readonly DrawnContact[];
+  /** Poles of the breaker, each drawn to the left of the point that it feeds. */
+  readonly breakers: readonly { readonly branch: string; readonly to: string }[];
   readonly boxes: readonly DrawnBox[];
   readonly tank: {
     readonly x: number;

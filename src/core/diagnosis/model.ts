@@ -76,6 +76,17 @@ export interface QuantityPrediction {
   readonly floats: boolean;
 }
 
+/** What a good unit shows. */
+export type GoodReading =
+  | {
+      readonly kind: 'range';
+      readonly nominal: number;
+      readonly from: number;
+      readonly to: number;
+    }
+  | { readonly kind: 'over-range' }
+  | { readonly kind: 'outcome'; readonly outcome: string };
+
 export interface OutcomePrediction {
   readonly kind: 'outcomes';
   readonly probabilities: Readonly<Record<string, number>>;
@@ -96,6 +107,8 @@ export interface MeterModel {
   /** The least and the largest value that a slipped or misread reading may show; nought where no least is said. */
   readonly least?: number;
   readonly most: number;
+  /** What usual leads add to every prediction: a good reading is told without it. Nothing where absent. */
+  readonly ofLeads?: number;
   /** Spread of what a floating terminal picks up, in kept units; absent where floating means nothing. */
   readonly phantomUpTo?: number;
 }

@@ -1,10 +1,10 @@
-import type { AccessStep } from '../appliances';
+import type { AccessStep, PictureState } from '../appliances';
 import { dangerChances, type DangerChance } from '../diagnosis';
 import type { JobFile, JobState } from '../job-file';
 import { diagnoseJob, type Diagnosis, type DiagnosisOptions } from './diagnose';
 import { expectCheck, type Expectation } from './expect';
 import { judgeLogbook, type JudgedLogbook } from './judged';
-import { pictureOf, type PictureState } from './picture';
+import { pictureOf } from './picture';
 import { proofOf, type RepairProof } from './proof';
 import { recheckOf, type Recheck } from './recheck';
 

@@ -1,6 +1,6 @@
 import type { VerdictEntry } from '../job-file';
 import type { OpenDiagnosis } from './open-diagnosis';
-import { isPartRead, readersOf } from './unread-part';
+import { isPartRead } from './unread-part';
 
 export interface CarriedSuspect {
   readonly repair: string;
@@ -20,7 +20,7 @@ export function carryingResults(
   suspect: CarriedSuspect,
   most = 3,
 ): readonly string[] {
-  const readers = readersOf(family, suspect.repair, suspect.faults?.[0]?.id);
+  const readers = family.readersOf(suspect.repair, suspect.faults?.[0]?.id);
   const entryOf = new Map(walked.map((each) => [each.entry.id, each]));
   const telling = (suspect.why ?? [])
     .filter((each) => each.decibans >= leastDecibans)
@@ -43,7 +43,7 @@ export function isTakenUnread(
   const readers =
     verdict.repair === undefined
       ? undefined
-      : readersOf(family, verdict.repair, suspect?.faults?.[0]?.id);
+      : family.readersOf(verdict.repair, suspect?.faults?.[0]?.id);
   if (!readers) return false;
   const at = walked.findIndex(({ entry }) => entry.id === verdict.id);
   const rounds = walked[at]?.before.repairsDone.length ?? 0;

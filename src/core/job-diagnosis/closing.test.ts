@@ -8,6 +8,7 @@ const lifted = [{ wire: 'w-upper-a', end: 'upper-element.a' }];
 const given = (verdict: RepairProof['verdict'], state: Partial<JobState> = {}) => ({
   state: { ...emptyState, repairsDone: ['replace-upper-element'], ...state },
   proof: { items: [], bad: [], verdict },
+  stop: undefined,
 });
 
 describe('closing as repaired', () => {

@@ -1,12 +1,17 @@
+import type { Stop } from '../appliances';
 import type { JobState, StatusEntry } from '../job-file';
 import type { RepairProof } from './proof';
 
 /**
  * Why a job may not be closed so, in words; undefined where it may. The same on the screen and on the server.
- * @param given the state before it is closed, and what has been proved since the last repair.
+ * @param given the state before it is closed, what has been proved since the last repair, and what has stopped the diagnosis.
  */
 export function closingProblem(
-  { state, proof }: { readonly state: JobState; readonly proof: RepairProof },
+  {
+    state,
+    proof,
+    stop,
+  }: { readonly state: JobState; readonly proof: RepairProof; readonly stop: Stop | undefined },
   { status, reason = '' }: Pick<StatusEntry, 'status' | 'reason'>,
 ): string | undefined {
   const hasReason = reason.trim() !== '';
@@ -15,6 +20,10 @@ export function closingProblem(
   const stillLifted = `${lifted.length} ${one ? 'wire is' : 'wires are'} still lifted.`;
   switch (status) {
     case 'closed-repaired':
+      // No reason makes smelled gas a repair that held.
+      if (stop) {
+        return `${stop.title}. It is not repaired until the check that showed it shows that it is over.`;
+      }
       if (lifted.length > 0) return `${stillLifted} Put ${one ? 'it' : 'them'} back first.`;
       if (hasReason) return undefined;
       if (repairsDone.length === 0) {

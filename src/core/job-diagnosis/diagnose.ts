@@ -1,8 +1,8 @@
 import {
   familyOfJob,
   wrongVerdictMinutes,
-  type ElectricalObservable,
   type FamilyParameters,
+  type Stop,
   type TechnicianLimits,
 } from '../appliances';
 import {
@@ -20,13 +20,19 @@ import {
   type PlanStart,
   type Suspect,
 } from '../diagnosis';
-import { liveWorkAllowed, readLogbook, type JobFile, type JobState } from '../job-file';
+import {
+  gasWorkAllowed,
+  liveWorkAllowed,
+  readLogbook,
+  type JobFile,
+  type JobState,
+} from '../job-file';
 import { doubtToSettle, type DoubtToSettle, type Warning } from './doubts';
-import { evidenceOf, plannedKeys } from './evidence';
+import { codeAsResult, evidenceOf, plannedKeys } from './evidence';
 import { goodOf } from './judged';
 import { leadingFault } from './leading';
 import { whatWouldChangeTheMind, type MindChanger } from './mind';
-import { likelyMistake } from './mistakes';
+import { beforeIt, isWayOpen } from './before-it';
 import {
   alternativesTo,
   followed,
@@ -38,6 +44,7 @@ import {
 } from './next-check';
 import type { OpenDiagnosis } from './open-diagnosis';
 import { compiledFor } from './tables';
+import { stopNow } from './stop';
 import { mostDirectMinutes, readsPartsFirst, unreadPart, type UnreadPart } from './unread-part';
 
 export const engineVersion = 'ohmmeter-0.3.0';
@@ -63,6 +70,8 @@ export interface Diagnosis {
   /** The likeliest result that would make another suspect lead. */
   readonly changesMind?: MindChanger;
   readonly warnings: readonly Warning[];
+  /** What ends it, above everything else: smelled gas, carbon monoxide. Nothing is proposed but making safe. */
+  readonly stop?: Stop;
   /** Once decided: the part to be fitted, where nothing has been read on itself yet. */
   readonly unread?: UnreadPart;
   readonly afterRepair?: AfterRepair;
@@ -103,7 +112,8 @@ export function openDiagnosis(
   const parameters = given ?? family.parameters;
   const plate = family.plateOf(job);
   const tables = compiledFor(family, plate, parameters);
-  const { walked, state } = readLogbook(job.entries, family.catalogue, now);
+  const { walked: all, state } = readLogbook(job.entries, family.catalogue, now);
+  const walked = all.map((each) => codeAsResult(family, each));
   const evidence = evidenceOf(family, job, walked, parameters);
   const courses = coursesOf(tables, evidence, state.repairsDone);
   const { belief } = courses[0]!;
@@ -117,7 +127,17 @@ function answerOf(
   { depth = 'rollout', brief = false }: DiagnosisOptions,
 ): Diagnosis {
   const { family, parameters, tables, courses, belief, standing, state, walked } = open;
-  const start = family.planStart(state, limitsOf(job), parameters);
+  const stop = stopNow(family, job, walked);
+  const whole = family.planStart(state, limitsOf(job), parameters, open.plate);
+  const start = {
+    ...whole,
+    candidates: stop
+      ? []
+      : whole.candidates.filter(
+          ({ checkId }) =>
+            !family.isBarred(checkId, job.complaint) && isWayOpen(family, checkId, state),
+        ),
+  };
   const planned = plannedKeys(family, walked, state.repairsDone);
   const isOpen = openChecks(planned, belief, state);
   const candidates = start.candidates.filter(isOpen);
@@ -135,7 +155,7 @@ function answerOf(
   );
   const doubt = doubtOf(open, start, planned, isOpen);
   const following = followed(doubt, start.candidates);
-  const isEnough = !following && plan.enough;
+  const isEnough = !stop && !following && plan.enough;
   const unread = isEnough ? unreadOf(open, candidates, plan) : undefined;
   const direct =
     unread && readsPartsFirst(job) && unread.minutes <= mostDirectMinutes
@@ -144,18 +164,22 @@ function answerOf(
   const decided = isEnough && !direct;
   const appraisals = isUsual && plan.usual ? usualFirst(plan, plan.usual) : plan.appraisals;
   const wanted = direct ? asWanted(direct, plan) : (following ?? appraisals[0]);
-  const next = decided ? undefined : wanted;
+  const next = decided || stop ? undefined : wanted;
   const suspects = brief ? [] : listSuspects(tables, standing, courses);
   return {
     suspects,
     decided,
+    stop,
     next: next
-      ? nextCheck(
-          tables,
-          standing,
-          next,
-          { doubt, confirms: direct && leadingFault(open).repair },
-          brief,
+      ? beforeIt(
+          open,
+          nextCheck(
+            tables,
+            standing,
+            next,
+            { doubt, confirms: direct && leadingFault(open).repair },
+            brief,
+          ),
         )
       : null,
     alternatives: alternativesTo(next, appraisals),
@@ -180,9 +204,9 @@ function answerOf(
 /** What does not fit, and the check that would settle it. */
 function doubtOf(
   open: OpenDiagnosis,
-  start: PlanStart<ElectricalObservable>,
+  start: PlanStart,
   planned: ReadonlyMap<string, string>,
-  isOpen: (candidate: Candidate<ElectricalObservable>) => boolean,
+  isOpen: (candidate: Candidate) => boolean,
 ): DoubtToSettle | undefined {
   const { family, tables, courses, standing, state, walked } = open;
   return doubtToSettle(
@@ -207,7 +231,7 @@ function doubtOf(
       const found = walked.find(({ entry }) => entry.id === id);
       return (
         found &&
-        likelyMistake(family, found.entry, goodOf(open, found.entry, found.before), found.before)
+        family.likelyMistake(found.entry, goodOf(open, found.entry, found.before), found.before)
       );
     },
   );
@@ -216,8 +240,8 @@ function doubtOf(
 /** The part that the verdict would have fitted, if nothing has read it on itself since the last repair. */
 function unreadOf(
   open: OpenDiagnosis,
-  candidates: readonly Candidate<ElectricalObservable>[],
-  plan: Plan<ElectricalObservable>,
+  candidates: readonly Candidate[],
+  plan: Plan,
 ): UnreadPart | undefined {
   const { family, state, walked } = open;
   const { repair, fault } = leadingFault(open);
@@ -227,10 +251,7 @@ function unreadOf(
   return unreadPart(family, repair, fault, since, candidates, plan.appraisals);
 }
 
-const asWanted = (
-  candidate: Candidate<ElectricalObservable>,
-  { appraisals }: Plan<ElectricalObservable>,
-) =>
+const asWanted = (candidate: Candidate, { appraisals }: Plan) =>
   appraisals.find((each) => each.candidate.checkId === candidate.checkId) ?? {
     candidate,
     information: 0,
@@ -242,7 +263,7 @@ function openChecks(
   planned: ReadonlyMap<string, string>,
   { contributions }: Belief,
   { repairsDone }: JobState,
-): (candidate: Candidate<ElectricalObservable>) => boolean {
+): (candidate: Candidate) => boolean {
   const taken = new Set(planned.values());
   for (const { repairsBefore, observableKey } of contributions) {
     if (repairsBefore === repairsDone.length) taken.add(observableKey);
@@ -261,11 +282,15 @@ function priceOf(
 }
 
 function limitsOf(job: JobFile): TechnicianLimits {
-  return { liveWork: liveWorkAllowed(job), instruments: job.constraints?.instruments };
+  return {
+    liveWork: liveWorkAllowed(job),
+    gasWork: gasWorkAllowed(job),
+    instruments: job.constraints?.instruments,
+  };
 }
 
 function afterRepair(
-  { model }: CompiledFamily<ElectricalObservable>,
+  { model }: CompiledFamily,
   { byHypothesis }: Belief,
   { repairsDone }: JobState,
 ): AfterRepair | undefined {

@@ -3,7 +3,8 @@ import { answer, reading } from '../../../tests/electric-job';
 import { stamp } from '../../../tests/plates';
 import type { Entry } from '../job-file';
 import { electricStorageTwoElement as family } from '../appliances/electric-storage-two-element';
-import { likelyMistake, type GoodReading } from '.';
+import { emptyState } from '../job-file/state';
+import type { GoodReading } from '.';
 
 describe('12.5 Ω, 240 V and 13 A cannot all be true', () => {
   const ohms = reading('upper-element-ohms', { ohm: 12.5 });
@@ -55,7 +56,7 @@ describe('what may have gone wrong with a reading', () => {
   const taken = (value: object) =>
     reading('ohm' in value ? 'upper-element-ohms' : 'upper-element-amps', value);
   const mistake = (value: object, expected: GoodReading = good) =>
-    likelyMistake(family, taken(value), expected, { lifted: [] });
+    family.likelyMistake(taken(value), expected, emptyState);
 
   it('is a clamp round both wires where it shows next to nothing', () => {
     expect(mistake({ ampere: 0.2 })).toMatch(/both wires/);

@@ -72,7 +72,7 @@ export function doubtToSettle(
       entries: worst.entryIds,
       text: explaining
         ? `${label}: the same again, and it still fits nothing else. Next the reading that would explain it.`
-        : `${label}: the same again, and it still fits nothing else. Look for a joint that gets hot, or two faults.`,
+        : `${label}: the same again, and it still fits nothing else. ${family.words.lookCloser}`,
     },
     follow: explaining ? { check: explaining, repeat: false } : undefined,
   };

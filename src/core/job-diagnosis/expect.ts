@@ -1,13 +1,13 @@
-import { usualLeadOhm, type ElectricalObservable } from '../appliances';
 import {
   expectBands,
   type CompiledFamily,
   type ExpectedBand,
+  type GoodReading,
+  type Observable,
   type SharedUnknown,
 } from '../diagnosis';
 import type { EntryState } from '../job-file';
 import type { OpenDiagnosis } from './open-diagnosis';
-import { observableUnderLoad, underLoad } from './no-load';
 
 /** What a check shows on a good unit of this plate, and what each suspect would show. */
 export interface Expectation {
@@ -16,35 +16,20 @@ export interface Expectation {
   readonly bands: readonly ExpectedBand[];
 }
 
-export type GoodReading =
-  | {
-      readonly kind: 'range';
-      readonly nominal: number;
-      readonly from: number;
-      readonly to: number;
-    }
-  | { readonly kind: 'over-range' }
-  | { readonly kind: 'outcome'; readonly outcome: string };
-
 /** What the check would show now, in the state it is taken in; a voltage without load, where that is said. */
 export function expectCheck(
   open: OpenDiagnosis,
   check: string,
   load?: EntryState['load'],
 ): Expectation {
-  const { family } = open;
-  const implied = family.impliedState(check, family.readingState(open.state));
-  const state = underLoad(family, implied, load);
-  return {
-    check,
-    ...expectObservable(open, observableUnderLoad(family, check, state, load)),
-  };
+  const { family, state } = open;
+  return { check, ...expectObservable(open, family.observableNow(check, state, load)) };
 }
 
 /** What anything that can be looked at would show: on a good unit, and under each suspect. */
 export function expectObservable(
   { tables, standing }: Pick<OpenDiagnosis, 'tables' | 'standing'>,
-  observable: ElectricalObservable,
+  observable: Observable,
 ): Omit<Expectation, 'check'> {
   return {
     good: goodReading(tables, observable),
@@ -54,8 +39,8 @@ export function expectObservable(
 
 /** Two standard deviations to either side of what the plate says, with tolerances and the meter's own error. */
 export function goodReading(
-  { model }: Pick<CompiledFamily<ElectricalObservable>, 'model'>,
-  observable: ElectricalObservable,
+  { model }: Pick<CompiledFamily, 'model'>,
+  observable: Observable,
 ): GoodReading {
   const prediction = model.predictor(observable)(model.healthyIndex);
   if (prediction.kind === 'outcomes') {
@@ -77,7 +62,7 @@ export function goodReading(
   const reach = 2 * Math.sqrt(total);
   return {
     kind: 'range',
-    nominal: Math.max(meter.least ?? 0, meter.id === 'resistance' ? value - usualLeadOhm : value),
+    nominal: Math.max(meter.least ?? 0, value - (meter.ofLeads ?? 0)),
     from: Math.max(meter.least ?? 0, mean - reach),
     to: mean + reach,
   };

@@ -1,5 +1,4 @@
-import type { EvidenceResult } from '../diagnosis';
-import type { GoodReading } from './expect';
+import type { EvidenceResult, GoodReading } from '../diagnosis';
 
 /** From here on a reading counts as open where a good one is over range, in the kept unit. Common practice for ohms. */
 const asGoodAsOpen = 1e6;

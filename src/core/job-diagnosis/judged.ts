@@ -1,13 +1,6 @@
-import type {
-  ApplianceFamily,
-  CircuitObservable,
-  ElectricalObservable,
-  UnitHypothesis,
-} from '../appliances';
-import type { Belief } from '../diagnosis';
+import type { Belief, GoodReading, Observable } from '../diagnosis';
 import type { Entry, WalkedEntry, JobFile } from '../job-file';
-import { observableOfEntry } from './evidence';
-import { goodReading, type GoodReading } from './expect';
+import { goodReading } from './expect';
 import { isGoodResult } from './judge';
 import type { OpenDiagnosis } from './open-diagnosis';
 import { resultOf } from './result';
@@ -38,7 +31,7 @@ export function judgeEntry(
   job: Pick<JobFile, 'instruments'>,
   { entry, before }: WalkedEntry,
 ): JudgedResult | undefined {
-  const result = resultOf(job, entry, open.family.catalogue);
+  const result = resultOf(job, entry, open.family);
   const goods = goodsOf(open, entry, before);
   const [likeliest] = goods;
   if (!likeliest || !result) return undefined;
@@ -63,7 +56,7 @@ export function goodOf(
   return goodsOf(open, entry, before)[0]?.();
 }
 
-/** The same in every water that it may have had, the likeliest first; each is worked out when it is asked for. */
+/** The same in every way that it may have stood, the likeliest first; each is worked out when it is asked for. */
 function goodsOf(
   open: OpenDiagnosis,
   entry: Entry,
@@ -72,24 +65,26 @@ function goodsOf(
   const { family, tables } = open;
   if (entry.kind !== 'reading' && entry.kind !== 'observation') return [];
   if (entry.check !== undefined && !family.isCheckId(entry.check)) return [];
-  const observable = observableOfEntry(family, entry, before);
+  const observable = family.observableOf(entry, before);
   if (!observable) return [];
-  if (observable.kind !== 'probe' && observable.kind !== 'clamp')
+  const { hypotheses } = tables.model;
+  if (!family.lookAtStanding(observable, hypotheses[tables.model.healthyIndex]!)) {
     return [() => goodReading(tables, observable)];
-  return watersOf(open, before).map(
-    (water) => () => goodInWater(open, inWater(family, observable, water)),
+  }
+  return standingsOf(open, before).map(
+    ({ hypothesis }) =>
+      () =>
+        goodAt(open, family.lookAtStanding(observable, hypotheses[hypothesis]!)!),
   );
 }
 
 /** A logbook takes the same readings again and again: what a good one is, is worked out once for each look. */
-function goodInWater({ tables }: OpenDiagnosis, observable: ElectricalObservable): GoodReading {
+function goodAt({ tables }: OpenDiagnosis, observable: Observable): GoodReading {
   const known = goodByLook.get(tables) ?? new Map<string, GoodReading>();
   goodByLook.set(tables, known);
-  const state = 'state' in observable ? observable.state : {};
-  const key = `${observable.key} ${JSON.stringify(state)}`;
-  const found = known.get(key) ?? goodReading(tables, observable);
+  const found = known.get(observable.key) ?? goodReading(tables, observable);
   if (known.size >= mostLooksKept) known.clear();
-  known.set(key, found);
+  known.set(observable.key, found);
   return found;
 }
 
@@ -98,65 +93,45 @@ const goodByLook = new WeakMap<OpenDiagnosis['tables'], Map<string, GoodReading>
 /** Looks are few, but water and dials that were measured are numbers: a long logbook may have thousands. */
 const mostLooksKept = 2000;
 
-interface Water {
-  readonly topCelsius: number;
-  readonly bottomCelsius: number;
+interface StandingShare {
+  /** One that stands so. */
+  readonly hypothesis: number;
   readonly share: number;
-  /** True where a good unit may have it. */
+  /** True where a good unit may stand so. */
   readonly isUsual: boolean;
 }
 
-/** Water that is less likely than this is not thought of. */
-const leastWaterShare = 0.05;
+/** A standing that is less likely than this is not thought of. */
+const leastStandingShare = 0.05;
 
 /**
- * The waters that the unit may have stood in, the likeliest first. On a cold tank a good thermostat stays closed with its
- * dial down, and the lower circuit gets no power. After a repair the tank is filled and heats up: it may be any that a good
- * unit has.
+ * The ways that the unit may have stood, the likeliest first. On a cold tank a good thermostat stays closed with its
+ * dial down, and the lower circuit gets no power. After a repair the tank is filled and heats up: it may stand in any way
+ * that a good unit does.
  */
-function watersOf(
-  { tables, belief }: OpenDiagnosis,
+function standingsOf(
+  open: OpenDiagnosis,
   { repairsDone }: WalkedEntry['before'],
-): readonly Water[] {
-  const found = watersOfBelief.get(belief) ?? sharedWaters(tables.model, belief);
-  watersOfBelief.set(belief, found);
+): readonly StandingShare[] {
+  const found = standingsOfBelief.get(open.belief) ?? sharedStandings(open);
+  standingsOfBelief.set(open.belief, found);
   const isRepaired = repairsDone.length > 0;
   return found.filter(
-    ({ share, isUsual }, k) => k === 0 || (isRepaired ? isUsual : share >= leastWaterShare),
+    ({ share, isUsual }, k) => k === 0 || (isRepaired ? isUsual : share >= leastStandingShare),
   );
 }
 
 /** Worked out once for all entries of a logbook. */
-const watersOfBelief = new WeakMap<Belief, readonly Water[]>();
+const standingsOfBelief = new WeakMap<Belief, readonly StandingShare[]>();
 
-function sharedWaters(
-  { hypotheses }: OpenDiagnosis['tables']['model'],
-  { byHypothesis }: Belief,
-): readonly Water[] {
-  const waters = new Map<number, Water & { share: number; isUsual: boolean }>();
-  hypotheses.forEach((each, h) => {
-    const { topCelsius, bottomCelsius } = (each as UnitHypothesis).situation;
-    const key = topCelsius * 1000 + bottomCelsius;
-    const water = waters.get(key) ?? { topCelsius, bottomCelsius, share: 0, isUsual: false };
-    water.share += byHypothesis[h]!;
-    if (each.faults.length === 0) water.isUsual = true;
-    waters.set(key, water);
+function sharedStandings({ family, tables, belief }: OpenDiagnosis): readonly StandingShare[] {
+  const found = new Map<string | number, StandingShare & { share: number; isUsual: boolean }>();
+  tables.model.hypotheses.forEach((each, h) => {
+    const key = family.standingKey(each);
+    const known = found.get(key) ?? { hypothesis: h, share: 0, isUsual: false };
+    known.share += belief.byHypothesis[h]!;
+    if (each.faults.length === 0) known.isUsual = true;
+    found.set(key, known);
   });
-  return [...waters.values()].sort((one, other) => other.share - one.share);
-}
-
-/** The same look with the water that the unit has. Water that was measured stays as it was measured. */
-function inWater(
-  family: ApplianceFamily,
-  observable: CircuitObservable,
-  { topCelsius, bottomCelsius }: Water,
-): ElectricalObservable {
-  const supposed = Object.fromEntries(
-    family.thermostats.map(({ id, water }) => [id, water === 'top' ? topCelsius : bottomCelsius]),
-  );
-  const state = {
-    ...observable.state,
-    waterCelsius: { ...supposed, ...observable.state.waterCelsius },
-  };
-  return { ...observable, state, key: `${observable.key} in its water` };
+  return [...found.values()].sort((one, other) => other.share - one.share);
 }

@@ -1,4 +1,3 @@
-import type { ElectricalObservable } from '../appliances';
 import {
   expectBands,
   type Belief,
@@ -21,9 +20,9 @@ const leastProbability = 0.002;
 
 /** Of the checks that are left, the likeliest result that the leading suspect would not give but another would. */
 export function whatWouldChangeTheMind(
-  tables: CompiledFamily<ElectricalObservable>,
+  tables: CompiledFamily,
   standing: Belief,
-  candidates: readonly Candidate<ElectricalObservable>[],
+  candidates: readonly Candidate[],
   leading: string,
 ): MindChanger | undefined {
   let best: MindChanger | undefined;

@@ -1,4 +1,3 @@
-import type { ElectricalObservable } from '../appliances';
 import {
   expectBands,
   type Appraisal,
@@ -19,6 +18,8 @@ export interface NextCheck {
   readonly expected: readonly ExpectedBand[];
   /** True where it is asked for a second time, because the first result fits nothing. */
   readonly repeat: boolean;
+  /** It opens the way to another, and is taken first. */
+  readonly opensTheWay?: boolean;
   /** The repair whose part it reads on itself: the verdict stands, and rests on what other parts read. */
   readonly confirms?: string;
   /** What is to be expected until a verdict, this check included; absent for a repeat. */
@@ -31,18 +32,18 @@ export interface Alternative {
   readonly toVerdictMinutes?: number;
 }
 
-export type HeaterAppraisal = Appraisal<ElectricalObservable>;
+export type CheckAppraisal = Appraisal;
 
 /** A check with the word on whether it is asked for again; undefined where no doubt asks for it. */
-type Wanted = HeaterAppraisal & { readonly repeat?: boolean };
+type Wanted = CheckAppraisal & { readonly repeat?: boolean };
 
 const mostRepeatMinutes = 4;
 
 /** The check that a doubt asks for, if it can be done. */
 export function followed(
   doubt: DoubtToSettle | undefined,
-  candidates: readonly HeaterAppraisal['candidate'][],
-): (HeaterAppraisal & { readonly repeat: boolean }) | undefined {
+  candidates: readonly CheckAppraisal['candidate'][],
+): (CheckAppraisal & { readonly repeat: boolean }) | undefined {
   if (!doubt?.follow) return undefined;
   const { check, repeat } = doubt.follow;
   const candidate = candidates.find((each) => each.checkId === check);
@@ -52,20 +53,20 @@ export function followed(
   return { candidate, repeat, information: 0, costMinutes: costOf(candidate) };
 }
 
-const costOf = ({ minutes, accessMinutes, hazardMinutes }: HeaterAppraisal['candidate']) =>
+const costOf = ({ minutes, accessMinutes, hazardMinutes }: CheckAppraisal['candidate']) =>
   minutes + accessMinutes + hazardMinutes;
 
 export function usualFirst(
-  { appraisals }: Plan<ElectricalObservable>,
+  { appraisals }: Plan,
   { checkId, outlook }: NonNullable<Plan['usual']>,
-): HeaterAppraisal[] {
+): CheckAppraisal[] {
   const first = appraisals.find((each) => each.candidate.checkId === checkId);
   if (!first) return [...appraisals];
   return [{ ...first, outlook }, ...appraisals.filter((each) => each !== first)];
 }
 
 export function nextCheck(
-  tables: CompiledFamily<ElectricalObservable>,
+  tables: CompiledFamily,
   standing: Belief,
   next: Wanted,
   {
@@ -95,13 +96,13 @@ export function nextCheck(
   };
 }
 
-const totalMinutes = ({ candidate }: HeaterAppraisal) =>
+const totalMinutes = ({ candidate }: CheckAppraisal) =>
   rounded(candidate.minutes + candidate.accessMinutes);
 
 export const rounded = (minutes: number) => Math.round(minutes * 10) / 10;
 
 /** One sentence: how it splits the field, and what it costs. */
-function whyThis(best: HeaterAppraisal, expected: readonly ExpectedBand[]): string {
+function whyThis(best: CheckAppraisal, expected: readonly ExpectedBand[]): string {
   const over = expected
     .filter((each) => each.reads.kind === 'over-range')
     .reduce((sum, each) => sum + each.probability, 0);
@@ -116,8 +117,8 @@ function whyThis(best: HeaterAppraisal, expected: readonly ExpectedBand[]): stri
 
 /** The two that come next in worth. */
 export const alternativesTo = (
-  next: HeaterAppraisal | undefined,
-  appraisals: readonly HeaterAppraisal[],
+  next: CheckAppraisal | undefined,
+  appraisals: readonly CheckAppraisal[],
 ): Alternative[] =>
   appraisals
     .filter((each) => each.candidate.checkId !== next?.candidate.checkId)

@@ -1,4 +1,4 @@
-import type { ApplianceFamily, ElectricalObservable, FamilyParameters, Plate } from '../appliances';
+import type { ApplianceFamily, FamilyParameters, FamilyPlate } from '../appliances';
 import type { Belief, CompiledFamily, Course } from '../diagnosis';
 import type { JobState, WalkedEntry } from '../job-file';
 
@@ -6,7 +6,7 @@ import type { JobState, WalkedEntry } from '../job-file';
 export interface OpenDiagnosis {
   readonly family: ApplianceFamily;
   readonly parameters: FamilyParameters;
-  readonly tables: CompiledFamily<ElectricalObservable>;
+  readonly tables: CompiledFamily;
   /** How the repairs that were done may have gone, that all held in front. */
   readonly courses: readonly Course[];
   /** The unit as it was met, if all repairs held. */
@@ -15,5 +15,5 @@ export interface OpenDiagnosis {
   readonly standing: Belief;
   readonly state: JobState;
   readonly walked: readonly WalkedEntry[];
-  readonly plate: Plate;
+  readonly plate: FamilyPlate;
 }

@@ -80,34 +80,36 @@ describe('the wiring picture', () => {
 
   it('shows current where a dial is turned to call, and none where the water satisfies it', () => {
     const open = opened(powerOn);
-    const cold = pictureOf(open, { good: true, waterCelsius: { upper: 15, lower: 15 } });
+    const cold = pictureOf(open, { good: true, known: { 'water.upper': 15, 'water.lower': 15 } });
     expect(cold.ampere['w-upper-a']).toBeGreaterThan(17);
     expect(cold.watt['upper-element']).toBeGreaterThan(4000);
     expect(cold.ampere['w-lower-a']).toBeUndefined();
-    const warmAbove = pictureOf(open, { good: true, waterCelsius: { upper: 80, lower: 15 } });
+    const warmAbove = pictureOf(open, {
+      good: true,
+      known: { 'water.upper': 80, 'water.lower': 15 },
+    });
     expect(warmAbove.watt['upper-element']).toBeLessThan(1);
     expect(warmAbove.ampere['w-lower-a']).toBeGreaterThan(17);
-    const tripped = pictureOf(open, { good: true, limit: 'tripped' });
+    const tripped = pictureOf(open, { good: true, controls: { limit: 'tripped' } });
     expect(Object.values(tripped.watt).every((each) => each < 1)).toBe(true);
   });
 
   it('says of any two terminals what a good unit shows and what each suspect would', () => {
     const open = opened(proved, openReading);
     const ohms = probeTerminals(open, ['limit.1', 'upper-element.a'], {
-      power: 'off',
-      limit: 'closed',
-      waterCelsius: { upper: 15, lower: 15 },
+      controls: { power: 'off', limit: 'closed' },
+      known: { 'water.upper': 15, 'water.lower': 15 },
     });
     expect(ohms).toMatchObject({ quantity: 'resistance', good: { kind: 'range' } });
     expect(ohms.good.kind === 'range' && ohms.good.nominal).toBeLessThan(0.5);
     const [likeliest] = probeTerminals(open, ['upper-element.a', 'upper-element.b'], {
-      lifted: [{ wire: 'w-upper-a', end: 'upper-element.a' }],
+      apart: [{ wire: 'w-upper-a', end: 'upper-element.a' }],
     }).bands;
     expect(likeliest).toMatchObject({
       repair: 'replace-upper-element',
       reads: { kind: 'over-range' },
     });
-    const volts = probeTerminals(open, ['limit.1', 'limit.3'], { power: 'on' });
+    const volts = probeTerminals(open, ['limit.1', 'limit.3'], { controls: { power: 'on' } });
     expect(volts.quantity).toBe('voltage-ac');
     // Under load the supply wires take about one percent.
     expect(volts.good.kind === 'range' && volts.good.nominal).toBeGreaterThan(235);

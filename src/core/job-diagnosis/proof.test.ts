@@ -63,7 +63,7 @@ describe('after the repair', () => {
       const found = proof(replaced, ohms, bad);
       expect(found.bad.map((each) => each.id)).toEqual([bad.id]);
       const open = diagnoseJob(job([replaced, ohms, bad]));
-      const given = { state: open.state, proof: found };
+      const given = { state: open.state, proof: found, stop: undefined };
       expect(closingProblem(given, { status: 'closed-repaired' })).toMatch(/not what a good unit/);
       expect(
         closingProblem(given, { status: 'closed-repaired', reason: 'the customer asked' }),

@@ -14,7 +14,7 @@ const ohms = (ohm: number, leadOhm?: number, rest: object = {}): Entry =>
     ...rest,
   }) as Entry;
 const of = (entry: Entry, instruments?: JobFile['instruments']) =>
-  resultOf({ instruments }, entry, family.catalogue);
+  resultOf({ instruments }, entry, family);
 
 describe('what a reading gave', () => {
   it('has the leads of its meter brought to usual ones, 0.2 Ω, once', () => {

@@ -1,12 +1,6 @@
-import { usualLeadOhm } from '../appliances';
+import { usualLeadOhm, type ApplianceFamily } from '../appliances';
 import type { EvidenceResult } from '../diagnosis';
-import {
-  quantityOf,
-  type Entry,
-  type FamilyCatalogue,
-  type JobFile,
-  type ReadingEntry,
-} from '../job-file';
+import { quantityOf, type Entry, type JobFile, type ReadingEntry } from '../job-file';
 import { numberOf } from '../quantities';
 
 /**
@@ -17,10 +11,15 @@ import { numberOf } from '../quantities';
 export function resultOf(
   { instruments }: Pick<JobFile, 'instruments'>,
   entry: Entry,
-  catalogue: FamilyCatalogue,
+  { catalogue, combined }: Pick<ApplianceFamily, 'catalogue' | 'combined'>,
 ): EvidenceResult | undefined {
   if (entry.kind === 'observation') return { kind: 'outcome', outcome: entry.value };
-  if (entry.kind !== 'reading' || !entry.value) return undefined;
+  if (entry.kind !== 'reading') return undefined;
+  if (entry.values) {
+    const value = combined(entry);
+    return value === undefined ? undefined : { kind: 'number', value };
+  }
+  if (!entry.value) return undefined;
   const quantity = quantityOf(entry, catalogue);
   if (quantity === undefined) return undefined;
   const { overRange, above } = entry.value;

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { emptyJob, plate4500, stamp } from '../../../tests/plates';
 import { electricStorageOneElement } from '../appliances/electric-storage-one-element';
 import { electricStorageTwoElement as family } from '../appliances/electric-storage-two-element';
-import { families } from '../appliances';
+import { electricFamilies as families } from '../../../tests/electric-families';
 import { compileFamily } from '../diagnosis';
 import { emptyState, type Entry } from '../job-file';
 import {
@@ -66,7 +66,10 @@ describe('tables that were worked out elsewhere', () => {
     const { tables } = open;
     const slide = (count: number) => {
       for (let k = 0; k < count; k++) {
-        const setting = { power: 'off', waterCelsius: { upper: 10 + k * 0.13 } } as const;
+        const setting = {
+          controls: { power: 'off' },
+          known: { 'water.upper': 10 + k * 0.13 },
+        } as const;
         probeTerminals(open, ['upper-element.a', 'upper-element.b'], setting);
         pictureOf(open, setting);
       }

@@ -1,14 +1,13 @@
 import {
   familyOf,
   type ApplianceFamily,
-  type ElectricalObservable,
   type FamilyParameters,
-  type Plate,
+  type FamilyPlate,
 } from '../appliances';
 import { compileFamily, type CompiledFamily, type PackedTable } from '../diagnosis';
 import { emptyState, type FamilyCatalogue } from '../job-file';
 
-const compiled = new Map<string, CompiledFamily<ElectricalObservable>>();
+const compiled = new Map<string, CompiledFamily>();
 /** Plates whose tables are kept. A technician meets few; a server many, and forgets the oldest. */
 const mostCompiled = 16;
 const parameterIds = new WeakMap<FamilyParameters, number>();
@@ -26,9 +25,9 @@ function idOf(parameters: FamilyParameters): number {
 /** The family's tables for a plate and a set of parameters: opened once, filled as they are asked. */
 export function compiledFor(
   family: ApplianceFamily,
-  plate: Plate,
+  plate: FamilyPlate,
   parameters: FamilyParameters = family.parameters,
-): CompiledFamily<ElectricalObservable> {
+): CompiledFamily {
   const key = `${family.id} ${idOf(parameters)} ${JSON.stringify(plate)}`;
   const found = compiled.get(key) ?? compileFamily(family.model(plate, parameters));
   // Last used goes last: the first of the map is the one to forget.
@@ -46,12 +45,13 @@ export interface TablePack {
   readonly tables: readonly PackedTable[];
 }
 
-const packKey = (family: ApplianceFamily, plate: Plate) => `${family.id} ${JSON.stringify(plate)}`;
+const packKey = (family: ApplianceFamily, plate: FamilyPlate) =>
+  `${family.id} ${JSON.stringify(plate)}`;
 
-const packs = new WeakMap<CompiledFamily<ElectricalObservable>, TablePack>();
+const packs = new WeakMap<CompiledFamily, TablePack>();
 
 /** Works the tables out, to be sent to a device that is slower or has other things to do; kept as long as they are. */
-export function packTables(family: ApplianceFamily, plate: Plate): TablePack {
+export function packTables(family: ApplianceFamily, plate: FamilyPlate): TablePack {
   const tables = compiledFor(family, plate);
   let pack = packs.get(tables);
   if (!pack) {
@@ -67,7 +67,7 @@ export function packTables(family: ApplianceFamily, plate: Plate): TablePack {
  * Takes tables that were worked out elsewhere by the same program; gives false where they are of another plate.
  * @throws RangeError where they were packed from another model.
  */
-export function adoptTables(family: ApplianceFamily, plate: Plate, pack: TablePack): boolean {
+export function adoptTables(family: ApplianceFamily, plate: FamilyPlate, pack: TablePack): boolean {
   if (pack.of !== packKey(family, plate)) return false;
   compiledFor(family, plate).adopt(pack.tables);
   return true;

@@ -1,6 +1,6 @@
-import { partOfFault, type ApplianceFamily } from '../appliances';
+import type { ApplianceFamily, PartReaders } from '../appliances';
 import { quantityOf, type JobFile, type WalkedEntry } from '../job-file';
-import { rounded, type HeaterAppraisal } from './next-check';
+import { rounded, type CheckAppraisal } from './next-check';
 
 /** A part about to be fitted that has been found by what others read: the check that would read it itself. */
 export interface UnreadPart {
@@ -34,10 +34,10 @@ export function unreadPart(
   repair: string,
   fault: string | undefined,
   walked: readonly WalkedEntry[],
-  candidates: readonly HeaterAppraisal['candidate'][],
-  appraisals: readonly HeaterAppraisal[],
+  candidates: readonly CheckAppraisal['candidate'][],
+  appraisals: readonly CheckAppraisal[],
 ): UnreadPart | undefined {
-  const reads = readersOf(family, repair, fault);
+  const reads = family.readersOf(repair, fault);
   if (!reads || isPartRead(reads, family, walked)) return undefined;
   const informationOf = (check: string) =>
     appraisals.find((each) => each.candidate.checkId === check)?.information ?? 0;
@@ -50,32 +50,6 @@ export function unreadPart(
         one.checkId.localeCompare(other.checkId),
     );
   return best && { check: best.checkId, minutes: rounded(best.minutes + best.accessMinutes) };
-}
-
-/** What reads the part that a repair fits; undefined where it fits none, or none that anything reads. */
-export interface PartReaders {
-  check(id: string): boolean;
-  points(touched: readonly string[]): boolean;
-}
-
-export function readersOf(
-  family: ApplianceFamily,
-  repair: string,
-  fault: string | undefined,
-): PartReaders | undefined {
-  const found = family.repairs[repair];
-  if (!found || found.parts.length === 0) return undefined;
-  const { shownBy, drawnPart } = found;
-  if (shownBy) return { check: (id) => shownBy.includes(id), points: () => false };
-  const failed = fault === undefined ? undefined : partOfFault(fault);
-  const hasTerminals = family.names.terminals.some((each) => each.startsWith(`${failed}.`));
-  const part = hasTerminals ? failed : drawnPart;
-  return part === undefined
-    ? undefined
-    : {
-        check: (id) => readsPart(family, id, part),
-        points: (touched) => isReadBy(touched, part),
-      };
 }
 
 /** Whether any entry has read the part on itself. */
@@ -93,17 +67,3 @@ export const isPartRead = (
     );
     return quantityOf(entry, family.catalogue) === 'resistance' && reads.points(touched);
   });
-
-/** Ohms on the part alone or from it to the tank, amperes in it, or a look at it; volts on it tell of what feeds it. */
-function readsPart(family: ApplianceFamily, check: string, part: string): boolean {
-  if (!family.isCheckId(check)) return false;
-  const { quantity, between } = family.check(check);
-  if (quantity === 'voltage-ac') return false;
-  return isReadBy(between ?? [], part) || check.startsWith(`${part}-`);
-}
-
-/** Both probes on the part, or one of them on the tank. */
-function isReadBy(probes: readonly string[], part: string): boolean {
-  const isOn = (terminal: string) => terminal.startsWith(`${part}.`);
-  return probes.some(isOn) && probes.every((each) => isOn(each) || each === 'tank');
-}

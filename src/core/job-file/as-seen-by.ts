@@ -1,5 +1,5 @@
 import type { JobFile } from './generated/job-types';
-import { liveWorkAllowed } from './live-work';
+import { gasWorkAllowed, liveWorkAllowed } from './permitted-work';
 
 /**
  * A job as one technician of a firm works on it: what may be proposed is what the one who looks at it may do; the firm's
@@ -7,13 +7,14 @@ import { liveWorkAllowed } from './live-work';
  */
 export const asSeenBy = (
   job: JobFile,
-  { liveWork }: { readonly liveWork: boolean },
+  { liveWork, gasWork }: { readonly liveWork: boolean; readonly gasWork: boolean },
   { schools }: { readonly schools: Readonly<Record<string, string>> },
 ): JobFile => ({
   ...job,
   constraints: {
     ...job.constraints,
     liveWork: liveWork && liveWorkAllowed(job),
+    gasWork: gasWork && gasWorkAllowed(job),
     schools: { ...schools, ...job.constraints?.schools },
   },
 });

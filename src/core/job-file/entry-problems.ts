@@ -42,6 +42,24 @@ export const underPowerProblem = (index: number): JobFileProblem => ({
     'Ohms were entered with power on. That reading means nothing and can destroy the meter: power off, prove dead, take it again.',
 });
 
+/** What the plate lacks, and what no plate of the family says. */
+export function plateProblems(
+  plate: JobFile['unit']['plate'],
+  { plate: { required, known } }: FamilyCatalogue,
+): { readonly missing: readonly JobFileProblem[]; readonly unknown: readonly JobFileProblem[] } {
+  return {
+    missing: required
+      .filter((key) => !Object.hasOwn(plate, key))
+      .map((key) => ({ pointer: '/unit/plate', message: `"${key}" is missing.` })),
+    unknown: Object.keys(plate)
+      .filter((key) => !known.has(key))
+      .map((key) => ({
+        pointer: `/unit/plate/${pointerPart(key)}`,
+        message: 'This key is not part of the format.',
+      })),
+  };
+}
+
 /** Answers of the call that no question of the family has. */
 export function complaintProblems(
   complaint: JobFile['complaint'],
@@ -171,7 +189,7 @@ function ownProblems(entry: Entry, pointer: string, catalogue: FamilyCatalogue):
 }
 
 function stateProblems(
-  { lifted = [], water = {}, ...rest }: EntryState,
+  { lifted = [], water = {}, controls = {}, ...rest }: EntryState,
   pointer: string,
   catalogue: FamilyCatalogue,
 ): JobFileProblem[] {
@@ -188,7 +206,24 @@ function stateProblems(
         ? []
         : [{ pointer: `${pointer}/${key}`, message: `${catalogue.family} has no such dial.` }],
     ),
+    ...Object.entries(controls).flatMap(([id, to]) =>
+      positionProblems(id, to, `${pointer}/controls/${pointerPart(id)}`, catalogue),
+    ),
   ];
+}
+
+/** A control that the family does not have, or a position that the control does not have. */
+function positionProblems(
+  control: string,
+  to: unknown,
+  pointer: string,
+  { controls }: FamilyCatalogue,
+): JobFileProblem[] {
+  const positions = controls.get(control);
+  if (!positions) return unknownName(control, pointer, new Set(), 'control');
+  return typeof to === 'string' && positions.includes(to)
+    ? []
+    : [{ pointer, message: `"${control}" stands at ${positions.join(', ')}.` }];
 }
 
 function settingProblems(
@@ -196,18 +231,43 @@ function settingProblems(
   pointer: string,
   { settings, family }: FamilyCatalogue,
 ): JobFileProblem[] {
-  if (!settings.has(setting)) {
+  const kind = settings.get(setting);
+  if (!kind) {
     return [
       { pointer: `${pointer}/setting`, message: `No setting of ${family} is named "${setting}".` },
     ];
   }
-  // Every setting so far is a dial of a thermostat.
+  if ('values' in kind) {
+    return kind.values.includes(String(value))
+      ? []
+      : [{ pointer: `${pointer}/value`, message: `"${setting}" is ${kind.values.join(', ')}.` }];
+  }
   return typeof value === 'object'
-    ? unitProblems(value, 'temperature', `${pointer}/value`)
+    ? unitProblems(value, kind.quantity, `${pointer}/value`)
     : [
         {
           pointer: `${pointer}/value`,
-          message: 'A dial is set to a temperature: {"celsius": 50}.',
+          message:
+            kind.quantity === 'temperature'
+              ? 'A dial is set to a temperature: {"celsius": 50}.'
+              : `"${setting}" is a number with its unit.`,
+        },
+      ];
+}
+
+/** Nobody says of himself that no gas is smelled: the check has to have been taken. */
+function claimProblems(
+  fact: string | undefined,
+  pointer: string,
+  { facts }: FamilyCatalogue,
+): JobFileProblem[] {
+  const shownBy = facts.get(fact ?? '')?.shownBy;
+  return shownBy === undefined
+    ? []
+    : [
+        {
+          pointer,
+          message: `Only the check "${shownBy}" shows this. Take it, and enter its result.`,
         },
       ];
 }
@@ -223,6 +283,13 @@ function actionProblems(
     ...unknownName(entry.repair, `${pointer}/repair`, catalogue.repairs, 'repair'),
     ...unknownName(entry.dial, `${pointer}/dial`, catalogue.dials, 'dial'),
     ...(isCover ? unknownName(entry.target, `${pointer}/target`, catalogue.covers, 'cover') : []),
+    ...(entry.action === 'set-control' || entry.control !== undefined
+      ? positionProblems(entry.control ?? '', entry.position, `${pointer}/control`, catalogue)
+      : []),
+    ...(entry.action === 'make-so' || entry.action === 'end-so' || entry.fact !== undefined
+      ? unknownName(entry.fact ?? '', `${pointer}/fact`, catalogue.facts, 'fact')
+      : []),
+    ...(entry.action === 'make-so' ? claimProblems(entry.fact, `${pointer}/fact`, catalogue) : []),
     // What was typed stands as it was typed, be it no proof: only a point that is none is refused.
     ...(entry.points ?? []).flatMap(({ between }, index) =>
       between.flatMap((point, end) =>
@@ -288,7 +355,13 @@ function readingProblems(
   if (place.length > 0) return place;
   const leads = entry.leads ? unitProblems(entry.leads, 'resistance', `${pointer}/leads`) : [];
   const values = Object.entries(entry.values ?? {}).flatMap(([key, value]) =>
-    valueProblems(value, undefined, `${pointer}/values/${pointerPart(key)}`),
+    check?.valueKeys && !check.valueKeys.includes(key)
+      ? unknownName(key, `${pointer}/values/${pointerPart(key)}`, new Set(), 'value')
+      : valueProblems(
+          value,
+          check?.valueKeys ? quantity : undefined,
+          `${pointer}/values/${pointerPart(key)}`,
+        ),
   );
   if (entry.value) {
     return [...valueProblems(entry.value, quantity, `${pointer}/value`), ...leads, ...values];
@@ -314,40 +387,51 @@ function checkedPlace(
       ];
 }
 
-/** Two points or a conductor, and a quantity that can be read there. */
+/** Two points, a conductor or a named point, and a quantity that can be read there. */
 function freePlace(
-  { between, around, quantity }: ReadingEntry,
+  { between, around, point, quantity }: ReadingEntry,
   pointer: string,
   catalogue: FamilyCatalogue,
 ): JobFileProblem[] {
-  if (!between && around === undefined) {
+  const places = [between, around, point].filter((each) => each !== undefined);
+  if (places.length === 0) {
     return [
       { pointer, message: 'A reading names its check, or the two points it was taken between.' },
     ];
   }
-  if (between && around !== undefined) {
-    return [{ pointer, message: 'A reading is taken between two points or round a conductor.' }];
+  if (places.length > 1) {
+    return [
+      {
+        pointer,
+        message: 'A reading is taken between two points, round a conductor, or at a named point.',
+      },
+    ];
   }
-  for (const [index, point] of (between ?? []).entries()) {
+  for (const [index, each] of (between ?? []).entries()) {
     const at = `${pointer}/between/${index}`;
     const problems =
-      typeof point === 'string'
-        ? unknownName(point, at, catalogue.terminals, 'terminal')
-        : endProblems(point, at, catalogue);
+      typeof each === 'string'
+        ? unknownName(each, at, catalogue.terminals, 'terminal')
+        : endProblems(each, at, catalogue);
     if (problems.length > 0) return problems;
   }
   if (around !== undefined && !Object.hasOwn(catalogue.conductors, around)) {
     return unknownName(around, `${pointer}/around`, new Set(), 'conductor');
   }
-  const readable = between ? ['resistance', 'voltage-ac'] : ['current-ac'];
+  if (point !== undefined && !catalogue.points.has(point)) {
+    return unknownName(point, `${pointer}/point`, new Set(), 'point');
+  }
+  const readable = between
+    ? catalogue.readable.between
+    : around === undefined
+      ? catalogue.points.get(point!)!
+      : catalogue.readable.around;
   return quantity === undefined || readable.includes(quantity)
     ? []
     : [
         {
           pointer: `${pointer}/quantity`,
-          message: between
-            ? 'Ohms or volts are read between two points. Amps are read round a conductor.'
-            : 'Amps are read round a conductor. Ohms and volts are read between two points.',
+          message: `Here is read: ${readable.join(', ') || 'nothing'}. Not ${quantity}.`,
         },
       ];
 }

@@ -26,10 +26,9 @@ describe('the state of the unit', () => {
       { ...stamp(), kind: 'observation', check: 'breaker-recycle', value: 'holds' },
     );
     expect(state).toMatchObject({
-      coversOpen: ['upper'],
-      dials: { upper: 'high' },
-      limitReset: true,
-      breakerCycled: true,
+      facts: { upper: { by: undefined } },
+      controls: { upperDial: 'high' },
+      done: ['reset-pressed', 'breaker-cycled'],
     });
   });
 

@@ -1,14 +1,16 @@
-import type { FamilyCatalogue } from './catalogue';
+import type { Effect, FamilyCatalogue } from './catalogue';
 import { effectiveEntries } from './corrections';
 import type { ActionEntry, Entry, LiftedEnd } from './generated/job-types';
 import {
+  atADesk,
   isolationAfter,
+  isStale,
   notIsolated,
   provedDeadUntil,
   stepIsolation,
   type Isolation,
 } from './isolation';
-import { emptyState, type JobState } from './state';
+import { emptyState, type FactStanding, type JobState } from './state';
 
 /**
  * The state after all entries, which stand in the order in which they were received.
@@ -20,7 +22,7 @@ export function foldEntries(
   now?: string,
 ): JobState {
   const { after } = foldAll(entries, catalogue);
-  return withIsolation(after, isolationAfter(entries, catalogue, now));
+  return withIsolation(factsNow(after, catalogue, now), isolationAfter(entries, catalogue, now));
 }
 
 /** An entry that counts, with the state in which it was made. */
@@ -40,7 +42,10 @@ export function readLogbook(
   now?: string,
 ): { readonly walked: readonly WalkedEntry[]; readonly state: JobState } {
   const { walked, after } = foldAll(entries, catalogue);
-  return { walked, state: withIsolation(after, isolationAfter(entries, catalogue, now)) };
+  return {
+    walked,
+    state: withIsolation(factsNow(after, catalogue, now), isolationAfter(entries, catalogue, now)),
+  };
 }
 
 function foldAll(
@@ -72,10 +77,63 @@ export function withIsolation(state: JobState, isolation: Isolation): JobState {
 
 /** One entry on, but for the power. */
 export function step(state: JobState, entry: Entry, catalogue: FamilyCatalogue): JobState {
+  const arrived = withHands(state, entry, catalogue);
+  return withEffects(stepped(arrived, entry), entry, catalogue.effectsOf(entry));
+}
+
+/** Hands on the unit: what somebody else, or somebody who has gone since, made so does not hold any more. */
+function withHands(state: JobState, entry: Entry, catalogue: FamilyCatalogue): JobState {
+  if (catalogue.facts.size === 0) return state;
+  const isGone =
+    (entry.kind === 'action' && entry.action === 'leave') ||
+    (entry.kind === 'status' &&
+      (entry.status === 'waiting-for-part' || entry.status.startsWith('closed')));
+  if (atADesk.has(entry.kind)) return isGone ? withoutLapsed(state, catalogue, () => true) : state;
+  const { lastHandAt, lastVisit } = state;
+  const isOtherVisit =
+    entry.visit !== undefined && lastVisit !== undefined && entry.visit !== lastVisit;
+  const isAway =
+    isGone || isOtherVisit || (lastHandAt !== undefined && isStale(lastHandAt, entry.at));
+  const left = withoutLapsed(
+    state,
+    catalogue,
+    ({ by }) => isAway || (by !== undefined && entry.by !== undefined && by !== entry.by),
+  );
+  return {
+    ...left,
+    lastHandAt: entry.at,
+    ...(entry.visit === undefined ? {} : { lastVisit: entry.visit }),
+  };
+}
+
+function withoutLapsed(
+  state: JobState,
+  { facts }: FamilyCatalogue,
+  hasLapsed: (standing: FactStanding) => boolean,
+): JobState {
+  const left = Object.entries(state.facts).filter(
+    ([id, standing]) => !(facts.get(id)?.lapses && hasLapsed(standing)),
+  );
+  return left.length === Object.keys(state.facts).length
+    ? state
+    : { ...state, facts: Object.fromEntries(left) };
+}
+
+/** What nobody has stayed with until now does not hold any more. */
+export const factsNow = (
+  state: JobState,
+  catalogue: FamilyCatalogue,
+  now: string | undefined,
+): JobState =>
+  now !== undefined && state.lastHandAt !== undefined && isStale(state.lastHandAt, now)
+    ? withoutLapsed(state, catalogue, () => true)
+    : state;
+
+function stepped(state: JobState, entry: Entry): JobState {
   switch (entry.kind) {
     case 'reading':
     case 'observation':
-      return entry.check === undefined ? state : afterCheck(state, entry.check, catalogue);
+      return entry.check === undefined ? state : takenAfterAll(state, entry.check);
     case 'action':
       return afterAction(state, entry);
     case 'skip':
@@ -95,16 +153,10 @@ export function step(state: JobState, entry: Entry, catalogue: FamilyCatalogue):
   }
 }
 
-function afterCheck(state: JobState, check: string, catalogue: FamilyCatalogue): JobState {
-  const changes = catalogue.check(check)?.changes;
+function takenAfterAll(state: JobState, check: string): JobState {
   const refused = new Map(state.refused);
   refused.delete(check);
-  return {
-    ...state,
-    refused,
-    limitReset: state.limitReset || changes?.limit === 'closed',
-    breakerCycled: state.breakerCycled || changes?.breaker === 'cycled',
-  };
+  return { ...state, refused };
 }
 
 function afterAction(state: JobState, entry: ActionEntry): JobState {
@@ -122,27 +174,27 @@ function afterAction(state: JobState, entry: ActionEntry): JobState {
           verdict: undefined,
         };
   switch (entry.action) {
-    case 'press-reset':
-      return { ...next, limitReset: true };
-    case 'cycle-breaker':
-      return { ...next, breakerCycled: true };
-    case 'open':
-      return entry.target && !state.coversOpen.includes(entry.target)
-        ? { ...next, coversOpen: [...state.coversOpen, entry.target] }
-        : next;
-    case 'close':
-      return { ...next, coversOpen: state.coversOpen.filter((each) => each !== entry.target) };
     case 'lift-wire':
       return { ...next, lifted: [...withoutWire(state.lifted, entry), ...liftedBy(entry)] };
     case 'refit-wire':
       return { ...next, lifted: withoutWire(state.lifted, entry) };
-    case 'set-dial':
-      return entry.dial && entry.to
-        ? { ...next, dials: { ...state.dials, [entry.dial]: entry.to } }
-        : next;
     default:
       return next;
   }
+}
+
+function withEffects(state: JobState, { at, by }: Entry, effects: readonly Effect[]): JobState {
+  return effects.reduce((now, effect): JobState => {
+    if ('control' in effect) {
+      return { ...now, controls: { ...now.controls, [effect.control]: effect.to } };
+    }
+    if ('done' in effect) {
+      return now.done.includes(effect.done) ? now : { ...now, done: [...now.done, effect.done] };
+    }
+    const { [effect.fact]: known, ...others } = now.facts;
+    if (!effect.so) return { ...now, facts: others };
+    return known ? now : { ...now, facts: { ...others, [effect.fact]: { at, by } } };
+  }, state);
 }
 
 const liftedBy = ({ wire, end }: ActionEntry): LiftedEnd[] => (wire && end ? [{ wire, end }] : []);

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { provedDead, stamp } from '../../../tests/plates';
-import { families } from '../appliances';
+import { electricFamilies as families } from '../../../tests/electric-families';
 import { foldEntries, type ActionEntry, type Entry } from '.';
 
 const made = (rest: object): Entry => ({ ...stamp(), ...rest }) as Entry;
@@ -131,7 +131,7 @@ describe.each(families)('proved dead on $id', (family) => {
 
   it('says until when it holds if nobody writes anything more, and holds no longer', () => {
     const proof = dead();
-    const later = action('open', { target: Object.keys(family.coverWords)[0] });
+    const later = action('open', { target: Object.keys(family.words.covers)[0] });
     const { provedDeadUntil } = fold(proof, later);
     // Four hours after the last hand on the unit, not after the proof.
     expect(provedDeadUntil).toBe(new Date(Date.parse(later.at) + 4 * 3_600_000).toISOString());

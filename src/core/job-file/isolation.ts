@@ -39,7 +39,7 @@ export function stepIsolation(
 }
 
 /** What an office may write without being at the unit. */
-const atADesk: ReadonlySet<Entry['kind']> = new Set([
+export const atADesk: ReadonlySet<Entry['kind']> = new Set([
   'correction',
   'countersign',
   'verdict',
@@ -73,7 +73,7 @@ function afterEntry(state: Isolation, entry: Entry, catalogue: FamilyCatalogue):
     case 'observation':
     case 'series': {
       const check = entry.check === undefined ? undefined : catalogue.check(entry.check);
-      if (entry.kind === 'observation' && check?.changes?.breaker) return live(state, 'power-on');
+      if (entry.kind === 'observation' && check?.cyclesPower) return live(state, 'power-on');
       const power = powerShownBy(entry, catalogue);
       if (power === 'on') return live(state, 'live-reading');
       // A dead reading says that the power is off, but not that it was proved.

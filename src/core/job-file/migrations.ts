@@ -1,11 +1,35 @@
 /**
- * Brings a job file of an older version to the present one. Version 1 is the first: there is nothing to do yet. A later
- * version adds one function here, from the version before it, and keeps all the others.
+ * Brings a job file of an older version to the present one, step after step. Each step has a name and stays for good. A minor
+ * version only adds: what was written before means what it meant, and there is nothing to change in it.
  */
-const migrations: readonly ((older: object) => object)[] = [];
+export interface Migration {
+  readonly name: string;
+  /** Version and minor that it leads to. */
+  readonly to: readonly [version: number, minor: number];
+  bring(older: object): object;
+}
+
+const asItWas = (older: object): object => older;
+
+export const migrations: readonly Migration[] = [
+  { name: 'leaving-and-looking-again', to: [1, 1], bring: asItWas },
+  {
+    name: 'named-points-controls-facts-services-and-plates-of-any-family',
+    to: [1, 2],
+    bring: asItWas,
+  },
+];
+
+/** What this program writes. */
+export const currentVersion = {
+  version: migrations.at(-1)!.to[0],
+  minor: migrations.at(-1)!.to[1],
+};
 
 /** @param file an object whose `version` is a whole number from 1 up to the present version. */
 export function migrate(file: unknown): object {
-  const { version } = file as { version: number };
-  return migrations.slice(version - 1).reduce((each, next) => next(each), file as object);
+  const { version, minor = 0 } = file as { version: number; minor?: number };
+  return migrations
+    .filter(({ to: [major, to] }) => major > version || (major === version && to > minor))
+    .reduce((each, { bring }) => bring(each), file as object);
 }

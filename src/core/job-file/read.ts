@@ -1,16 +1,14 @@
 import type { FamilyCatalogue } from './catalogue';
-import { complaintProblems, entryProblems } from './entry-problems';
+import { complaintProblems, entryProblems, plateProblems } from './entry-problems';
 import type { Entry, JobFile } from './generated/job-types';
 import { validateEntry, validateJobFile, type SchemaProblem } from './generated/validators';
-import { migrate } from './migrations';
+import { currentVersion, migrate } from './migrations';
 import { pointerPart, type JobFileProblem } from './problem';
 import { soundProblems, timeProblems } from './sound';
 
 export type ReadJobFile =
   | { readonly ok: true; readonly job: JobFile; readonly warnings: readonly JobFileProblem[] }
   | { readonly ok: false; readonly problems: readonly JobFileProblem[] };
-
-export const currentVersion = { version: 1, minor: 1 } as const;
 
 /** JSON above this is refused before it is parsed, in bytes. */
 export const mostBytes = 5 * 1024 * 1024;
@@ -57,22 +55,27 @@ export function readJobValue(
       (each) => each.keyword === 'additionalProperties' || each.keyword === 'if',
     );
     if (!isNewerMinor || !unknownOnly) return { ok: false, problems: distinct(found) };
-    return checkNames(current as JobFile, catalogueOf, found);
+    return checkNames(current as JobFile, catalogueOf, found, isNewerMinor);
   }
-  return checkNames(current, catalogueOf, []);
+  return checkNames(current, catalogueOf, [], isNewerMinor);
 }
 
 function checkNames(
   job: JobFile,
   catalogueOf: (family: string) => FamilyCatalogue | undefined,
-  warnings: readonly JobFileProblem[],
+  unknownKeys: readonly JobFileProblem[],
+  isNewerMinor: boolean,
 ): ReadJobFile {
   const catalogue = catalogueOf(job.unit.family);
   if (!catalogue) {
     return refuse('/unit/family', `No appliance family is named "${job.unit.family}" here.`);
   }
+  const plate = plateProblems(job.unit.plate, catalogue);
+  const warnings = isNewerMinor ? [...unknownKeys, ...plate.unknown] : unknownKeys;
   const problems = [
     ...timeProblems(job.job.openedAt, '/job/openedAt'),
+    ...plate.missing,
+    ...(isNewerMinor ? [] : plate.unknown),
     ...complaintProblems(job.complaint, catalogue),
     ...entryConflicts(job.entries),
     ...entryProblems(job.entries, catalogue),

@@ -7,12 +7,16 @@ export interface JobState extends Pick<Isolation, 'power' | 'failedProof' | 'pro
   readonly provedDeadAt?: string;
   /** When that ends by itself, if nobody writes anything more. */
   readonly provedDeadUntil?: string;
-  readonly coversOpen: readonly string[];
+  /** Facts of access that are so, by id, each with the entry that made it so: a cover off, a manometer on. */
+  readonly facts: Readonly<Record<string, FactStanding>>;
   readonly lifted: readonly LiftedEnd[];
-  /** Where each dial was turned, by thermostat. */
-  readonly dials: Readonly<Record<string, string>>;
-  readonly limitReset: boolean;
-  readonly breakerCycled: boolean;
+  /** Where each control was put, by its key in an entry's state: `upperDial`, `knob`. */
+  readonly controls: Readonly<Record<string, string>>;
+  /** What was done once and stays done, such as a reset pressed. */
+  readonly done: readonly string[];
+  /** When somebody last had a hand on the unit, as far as its logbook says. */
+  readonly lastHandAt?: string;
+  readonly lastVisit?: string;
   /** In the order they were done. */
   readonly repairsDone: readonly string[];
   /** Checks that the technician refused, by id, with the reason; taking one ends its refusal. */
@@ -24,6 +28,12 @@ export interface JobState extends Pick<Isolation, 'power' | 'failedProof' | 'pro
   readonly verdict?: VerdictEntry;
   /** Repairs that are done, each with the verdict it came from: one unit in ten needs a second. */
   readonly rounds: readonly RepairRound[];
+}
+
+/** Since when a fact is so, and by whom it was made so. */
+export interface FactStanding {
+  readonly at: string;
+  readonly by?: string;
 }
 
 export interface RepairRound {
@@ -42,11 +52,10 @@ export const lastVerdict = ({ verdict, rounds }: JobState): VerdictEntry | undef
 
 export const emptyState: JobState = {
   power: 'unknown',
-  coversOpen: [],
+  facts: {},
   lifted: [],
-  dials: {},
-  limitReset: false,
-  breakerCycled: false,
+  controls: {},
+  done: [],
   repairsDone: [],
   rounds: [],
   refused: new Map(),

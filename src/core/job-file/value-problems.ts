@@ -1,4 +1,4 @@
-import { isInReach, keptQuantities, type Quantity } from '../quantities';
+import { isInReach, quantityTable, type Quantity } from '../quantities';
 import type { Measured, Value } from './generated/job-types';
 import { pointerPart, type JobFileProblem } from './problem';
 
@@ -13,7 +13,7 @@ export function valueProblems(
 ): JobFileProblem[] {
   const { basis: _, above, overRange, ...units } = value;
   if (overRange) {
-    if (quantity !== undefined && !keptQuantities[quantity].goesOver) {
+    if (quantity !== undefined && !quantityTable[quantity].goesOver) {
       return [{ pointer, message: `A reading in ${keyOf(quantity)} has no over range here.` }];
     }
     return above === undefined ? [] : unitProblems(above, quantity, `${pointer}/above`);
@@ -37,7 +37,7 @@ export function unitProblems(
     ];
   }
   if (quantity === undefined) return [];
-  const wanted = keptQuantities[quantity];
+  const wanted = quantityTable[quantity];
   const number = value[wanted.key];
   if (number === undefined) {
     return [{ pointer, message: `This reading is in "${wanted.key}", not in "${keys[0]!}".` }];
@@ -53,4 +53,4 @@ export function unitProblems(
       ];
 }
 
-const keyOf = (quantity: Quantity) => `"${keptQuantities[quantity].key}"`;
+const keyOf = (quantity: Quantity) => `"${quantityTable[quantity].key}"`;

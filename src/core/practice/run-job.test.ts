@@ -54,12 +54,11 @@ describe('a simulated unit', () => {
       faults: ['upper-element.open'],
     });
     const state = {
-      power: 'off',
-      dials: { upper: 'high', lower: 'high' },
-      lifted: [{ wire: 'w-upper-a', end: 'upper-element.a' }],
-      limitReset: false,
-      breakerCycled: false,
-    } as const;
+      controls: { power: 'off', upperDial: 'high', lowerDial: 'high' },
+      apart: [{ wire: 'w-upper-a', end: 'upper-element.a' }],
+      done: [],
+      known: {},
+    };
     expect(unit.answer('upper-element-ohms', state)).toEqual({ kind: 'over-range' });
     unit.repair(['replace-upper-element']);
     const after = unit.answer('upper-element-ohms', state);

@@ -1,4 +1,4 @@
-import { familyOfJob, type AccessStep, type ApplianceFamily } from '../appliances';
+import { familyOfJob, type AccessStep, type ApplianceFamily, type UnitState } from '../appliances';
 import { diagnoseJob, leadingSet, type Diagnosis, type DiagnosisOptions } from '../job-diagnosis';
 import { foldEntries, type Entry, type JobFile, type JobState, type ProbedDead } from '../job-file';
 import { keyOfQuantity } from '../quantities';
@@ -55,9 +55,18 @@ export function doCheck(
   clock: Clock,
 ): JobFile {
   const state = foldEntries(job.entries, family.catalogue);
-  const steps = family
-    .accessSteps(check, state)
-    .flatMap((step) => entriesOfStep(step, clock, () => proveDead(family, unit, state)));
+  const needed = family.accessSteps(check, state);
+  const first = needed.find((each) => each.kind === 'take-check');
+  if (first?.kind === 'take-check') {
+    // It may say no: then the way stays closed, and the check is not taken.
+    const tried = doCheck(family, job, unit, first.check, clock);
+    const after = family.accessSteps(check, foldEntries(tried.entries, family.catalogue));
+    const isStill = after.some((each) => each.kind === 'take-check' && each.check === first.check);
+    return isStill ? tried : doCheck(family, tried, unit, check, clock);
+  }
+  const steps = needed.flatMap((step) =>
+    entriesOfStep(step, clock, () => proveDead(family, unit, state)),
+  );
   const ready = { ...job, entries: [...job.entries, ...steps] };
   return { ...ready, entries: [...ready.entries, takeCheck(family, ready, unit, check, clock)] };
 }
@@ -97,7 +106,8 @@ export function proveDead(
   unit: Pick<SimulatedUnit, 'volts'>,
   state: JobState,
 ): ProbedDead[] {
-  const off = { ...family.readingState(state), power: 'off' as const };
+  const present = family.readingState(state);
+  const off: UnitState = { ...present, controls: { ...present.controls, power: 'off' } };
   return family.deadPoints.map(({ between }) => ({
     between: [...between],
     value: { volt: unit.volts(between, off) },
@@ -137,5 +147,10 @@ export function entriesOfStep(
       return [action(1, { action: 'lift-wire', ...step.lifted })];
     case 'refit-wire':
       return [action(1, { action: 'refit-wire', ...step.lifted })];
+    case 'make-so':
+    case 'end-so':
+      return [action(1, { action: step.kind, fact: step.fact })];
+    case 'take-check':
+      throw new RangeError(`${step.check} is taken before this, and may say no`);
   }
 }

@@ -8,10 +8,16 @@ export interface ShownValue {
 
 /**
  * How a kept value is written for a reader: the unit of their system, rounded to what a hand instrument can tell.
- * Resistance moves to kΩ and MΩ by itself; 0.05 Ω steps below 1 Ω, 0.1 below 100.
+ * Resistance moves to kΩ and MΩ by itself, direct millivolts to volts; 0.1 Ω steps below 100.
+ * @param asked the unit of the check, where it has one of its own.
  */
-export function showValue(kept: number, quantity: Quantity, system: UnitSystem): ShownValue {
-  const unit = scaledUnit(kept, quantity, system);
+export function showValue(
+  kept: number,
+  quantity: Quantity,
+  system: UnitSystem,
+  asked?: string,
+): ShownValue {
+  const unit = asked === undefined ? scaledUnit(kept, quantity, system) : unitOf(asked, quantity);
   const value = fromKept(kept, unit);
   return {
     number: digits(value, decimalsFor(value, unit)),
@@ -20,21 +26,26 @@ export function showValue(kept: number, quantity: Quantity, system: UnitSystem):
 }
 
 /** The same as one piece of text: `12.8 Ω`. */
-export function valueText(kept: number, quantity: Quantity, system: UnitSystem): string {
-  const shown = showValue(kept, quantity, system);
+export function valueText(
+  kept: number,
+  quantity: Quantity,
+  system: UnitSystem,
+  asked?: string,
+): string {
+  const shown = showValue(kept, quantity, system, asked);
   return `${shown.number} ${shown.symbol}`;
 }
 
 function scaledUnit(kept: number, quantity: Quantity, system: UnitSystem): Unit {
   if (quantity === 'resistance') {
-    if (Math.abs(kept) >= 999.5e3) return unitOf('MΩ');
-    if (Math.abs(kept) >= 999.5) return unitOf('kΩ');
+    if (Math.abs(kept) >= 999.5e3) return unitOf('MΩ', quantity);
+    if (Math.abs(kept) >= 999.5) return unitOf('kΩ', quantity);
   }
+  if (quantity === 'voltage-dc' && Math.abs(kept) >= 0.9995) return unitOf('V', quantity);
   return shownUnit(quantity, system);
 }
 
 const decimalsBySymbol: Readonly<Record<string, number>> = {
-  V: 0,
   A: 1,
   mA: 0,
   W: 0,
@@ -43,6 +54,11 @@ const decimalsBySymbol: Readonly<Record<string, number>> = {
   '°F': 0,
   L: 0,
   gal: 0,
+  ppm: 0,
+  Pa: 0,
+  s: 0,
+  mm: 0,
+  '×': 0,
 };
 
 /** By what the value is rounded to, so that what is shown is shown the same again. */
@@ -50,6 +66,8 @@ function decimalsFor(value: number, unit: Unit): number {
   const magnitude = Math.abs(value);
   if (unit.quantity === 'resistance' && unit.symbol !== 'Ω')
     return magnitude < 9.995 ? 2 : magnitude < 99.95 ? 1 : 0;
+  if (unit.quantity === 'voltage-ac' && unit.symbol === 'V') return 0;
+  if (unit.symbol === 'in wc' || unit.symbol === 'm³/h') return magnitude < 99.95 ? 2 : 0;
   const fixed = decimalsBySymbol[unit.symbol];
   if (fixed !== undefined) return fixed;
   return magnitude < 99.95 ? 1 : 0;

@@ -2,3 +2,4 @@ export * from './units';
 export * from './kept';
 export * from './format';
 export * from './parse';
+export { quantityTable } from './quantity-table';

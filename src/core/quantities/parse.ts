@@ -1,5 +1,13 @@
-import { keptQuantities } from './kept';
-import { toKept, units, shownUnit, type Quantity, type Unit, type UnitSystem } from './units';
+import { quantityTable } from './quantity-table';
+import {
+  toKept,
+  unitOf,
+  units,
+  shownUnit,
+  type Quantity,
+  type Unit,
+  type UnitSystem,
+} from './units';
 
 /** What came of the text a person typed. Nothing is guessed: what can mean two things is asked back. */
 export type ParsedReading =
@@ -17,6 +25,8 @@ export interface ParsedChoice {
 export interface ParseContext {
   readonly quantity: Quantity;
   readonly system: UnitSystem;
+  /** The unit of a bare number, where it is not the reader's usual one: millivolts of a thermocouple. */
+  readonly unit?: string;
   /**
    * True where a lone `1` is more likely the over-range sign of an old meter than one ohm: an element, a path, an
    * insulation reading. A closed contact may truly read 1 Ω under a dirty contact, so it is asked there as well.
@@ -44,7 +54,9 @@ export function parseReading(text: string, context: ParseContext): ParsedReading
   const { number = '', unit: unitText = '' } = match.groups;
   const unit =
     unitText === ''
-      ? shownUnit(context.quantity, context.system)
+      ? context.unit === undefined
+        ? shownUnit(context.quantity, context.system)
+        : unitOf(context.unit, context.quantity)
       : findUnit(unitText, context.quantity);
   if (!unit) return wrongUnit(unitText, context.quantity);
 
@@ -84,7 +96,7 @@ const numberThenUnit =
   /^(?<number>[+-]?(?:\d[\d.,'\s]*\d|\d)(?:[.,])?(?:e[+-]?\d+)?|[+-]?[.,]\d+)\s*(?<unit>[^\d\s.,+-].*)?$/i;
 
 function overRange(quantity: Quantity): ParsedReading {
-  return keptQuantities[quantity].goesOver
+  return quantityTable[quantity].goesOver
     ? { kind: 'over-range' }
     : {
         kind: 'problem',
@@ -102,23 +114,11 @@ function findUnit(text: string, quantity: Quantity): Unit | undefined {
   );
 }
 
-const wantedUnits: Record<Quantity, string> = {
-  resistance: 'ohms',
-  'voltage-ac': 'volts',
-  'current-ac': 'amps',
-  power: 'watts',
-  temperature: '°C or °F',
-  'temperature-difference': 'kelvin or °F',
-  volume: 'litres or gallons',
-  flow: 'litres or gallons a minute',
-  pressure: 'bar or psi',
-};
-
 function wrongUnit(text: string, quantity: Quantity): ParsedReading {
   const other = units.find((each) =>
     each.spellings.some((spelling) => spelling.toLowerCase() === text.toLowerCase()),
   );
-  const wanted = wantedUnits[quantity];
+  const wanted = quantityTable[quantity].askedIn;
   return {
     kind: 'problem',
     message: other
@@ -142,7 +142,7 @@ function choice(value: number, unit: Unit): ParsedChoice {
 }
 
 function outOfReach(value: number, quantity: Quantity): string | undefined {
-  const [least, most] = keptQuantities[quantity].reach;
+  const [least, most] = quantityTable[quantity].reach;
   if (Number.isNaN(value)) return 'That is not one number. Enter a single reading.';
   if (value < least && least === 0)
     return `A ${nameOf(quantity)} is never below zero. Check the sign.`;

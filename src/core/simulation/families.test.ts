@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { families } from '../appliances';
+import { electricFamilies as families } from '../../../tests/electric-families';
 import { emptyState } from '../job-file/state';
 import { seededRandom, simulatedFamilyOf, simulateUnit } from '.';
 
@@ -59,7 +59,10 @@ describe.each(families)('simulated units of $id', (family) => {
       const check = family.checkIds.find((each) => family.check(each).quantity === 'current-ac')!;
       const amps = unit.answer(
         check,
-        family.impliedState(check, { ...arrived, limitReset: true, breakerCycled: true }),
+        family.impliedState(check, {
+          ...arrived,
+          done: ['reset-pressed', 'breaker-cycled'],
+        }),
       );
       if (fault === 'no-fault') continue;
       if (amps.kind !== 'number') expect.fail(`${fault}: the clamp shows no number`);

@@ -1,9 +1,14 @@
 import type { SimulatedFamily } from './simulated-family';
-import { simulatedOneElement } from './one-element';
-import { simulatedTwoElement } from './two-element';
+import { simulatedOneElement } from './electric/one-element';
+import { simulatedGas } from './gas/heater';
+import { simulatedTwoElement } from './electric/two-element';
 
 /** Every family that units are simulated of. */
-const simulatedFamilies: readonly SimulatedFamily[] = [simulatedTwoElement, simulatedOneElement];
+const simulatedFamilies: readonly SimulatedFamily[] = [
+  simulatedTwoElement,
+  simulatedOneElement,
+  simulatedGas,
+];
 
 /** @throws RangeError for a family without simulated units. */
 export function simulatedFamilyOf(id: string): SimulatedFamily {

@@ -1,86 +1,64 @@
-import type { BranchChange, Topology } from '../appliances/electrical/circuit-of';
-import type { Plate } from '../appliances/electrical/plate';
-import type { ReadingState, Thermostat } from '../appliances/electrical/state';
-import type { FamilyNames } from '../appliances/electrical/names';
-import type { SolvedCircuit } from '../circuit';
+import type { FamilyPlate } from '../appliances/appliance-family';
+import type { FamilyNames } from '../appliances/kit/names';
+import type { UnitState } from '../appliances/kit/unit-state';
 import type { Random } from './random';
 
 /**
- * What a family tells its simulated units: how faults come out in values, and what water, looks and customers do.
- * Written apart from what the diagnosis believes: none of its likelihoods or tables is used here.
+ * A family whose units are simulated, whatever they burn or switch: written apart from what the diagnosis believes, with none
+ * of its likelihoods or tables.
  */
 export interface SimulatedFamily {
   readonly names: FamilyNames;
-  readonly topology: Topology;
-  readonly elements: readonly { readonly id: string; readonly part: string }[];
-  readonly thermostats: readonly Thermostat[];
-  /** Dials turned fully up and to their lowest mark. */
-  readonly dialCelsius: { readonly high: number; readonly low: number };
   /** How often each fault is met, relative. */
   readonly weights: readonly (readonly [string, number])[];
-  /** How many times more often than chance a pair of parts fails together. */
-  together(one: string, other: string): number;
   /** Faults that no list of the engine has, each with the repair that mends it. */
   readonly strangeFaults: Readonly<Record<string, string>>;
-  drawFault(id: string, random: Random): FaultDetails;
-  /** What the faulty unit has done to its water by the time the technician comes. */
-  settle(unit: SettlingUnit, random: Random): Water;
-  look(check: string, unit: LookedAt, random: Random): string;
-  /** Water temperature that a check reads, in °C. */
-  outlet(check: string, unit: LookedAt, random: Random): number;
-  complain(faults: ReadonlySet<string>, water: Water, random: Random): Complaint;
-  /** Water once everything is mended, heated and reset. */
-  readonly mended: Water;
+  simulate(plate: FamilyPlate, random: Random, options: SimulationOptions): SimulatedUnit;
 }
 
-export interface FaultDetails {
-  readonly changes: Readonly<Record<string, BranchChange>>;
-  readonly supply?: 'tripped' | 'controlled';
-  readonly limit?: 'tripped' | 'never-trips';
-  /** Dials as the fault leaves them, by thermostat. */
-  readonly dials?: Readonly<Record<string, number>>;
+/** A simulated unit with hidden faults. It answers any check as a real one would, and uses nothing of the diagnosis. */
+export interface SimulatedUnit {
+  readonly faults: readonly SimulatedFault[];
+  /** Every repair it needs. */
+  readonly repairs: readonly string[];
+  readonly complaint: Complaint;
+  /** What the check gives now; every answer draws its own reading error. */
+  answer(check: string, state: UnitState): SimulatedAnswer;
+  /** What a two-pole prover shows between two points, in volts: it loads them, and no phantom stands up to that. */
+  volts(between: readonly [string, string], state: UnitState): number;
+  /** What each setting stands at, in its kept unit. */
+  settings(): Readonly<Record<string, number>>;
+  /** Mends what the repairs mend; the rest stays as it is. */
+  repair(repairs: readonly string[]): void;
 }
 
-export interface SimulatedFault extends FaultDetails {
+export interface SimulatedFault {
   readonly id: string;
   readonly repair: string;
-}
-
-export interface Water {
-  readonly topCelsius: number;
-  readonly bottomCelsius: number;
-  readonly limitTripped: boolean;
-  /** What goes again as soon as the power is on. */
-  readonly trips?: 'breaker' | 'residual-current';
-  /** Where each dial was left, in °C, by thermostat. */
-  readonly dialCelsius: Readonly<Record<string, number>>;
-}
-
-export interface SettlingUnit {
-  readonly faults: readonly SimulatedFault[];
-  readonly plate: Plate;
-  /** The circuit with the breaker on, the limit closed and the thermostats as given. */
-  run(thermostats: Readonly<Record<string, 'calling' | 'satisfied'>>): SolvedCircuit;
-  watt(circuit: SolvedCircuit, element: string): number;
-  /** The largest current in a breaker pole, in amperes. */
-  legAmpere(circuit: SolvedCircuit): number;
-  /** Current that goes to earth, in amperes. */
-  earthAmpere(circuit: SolvedCircuit): number;
-}
-
-export interface LookedAt {
-  readonly faults: ReadonlySet<string>;
-  readonly details: readonly SimulatedFault[];
-  readonly water: Water;
-  readonly state: ReadingState;
-  readonly circuit: SolvedCircuit;
-  /** Where the technician's meter begins to beep. */
-  readonly beepOhm: number;
-  /** Heat into the water as the unit stands, in watts. */
-  readonly heatingWatt: number;
 }
 
 export interface Complaint {
   readonly kind: string;
   readonly answers: Readonly<Record<string, string>>;
 }
+
+export type SimulatedAnswer =
+  | { readonly kind: 'number'; readonly value: number }
+  | { readonly kind: 'over-range' }
+  | { readonly kind: 'outcome'; readonly outcome: string };
+
+export interface SimulationOptions {
+  /** Draws them by weight if absent. */
+  readonly faults?: readonly string[];
+  /** Share of units with two faults, where faults are drawn. */
+  readonly twoFaults?: number;
+  /** Share of readings that are slips. */
+  readonly wrongReadings?: number;
+}
+
+export const simulateUnit = (
+  family: SimulatedFamily,
+  plate: FamilyPlate,
+  random: Random,
+  options: SimulationOptions = {},
+): SimulatedUnit => family.simulate(plate, random, options);

@@ -3,10 +3,11 @@
 import { useCallback, useState } from 'react';
 import type { AccessStep } from '@/core/appliances';
 import type { BenchAnswer } from '@/core/job-diagnosis';
-import { liveWorkAllowed, type Entry, type JobFile } from '@/core/job-file';
-import { valueText, type UnitSystem } from '@/core/quantities';
+import { gasWorkAllowed, liveWorkAllowed, type Entry, type JobFile } from '@/core/job-file';
+import { quantityTable, valueText, type UnitSystem } from '@/core/quantities';
 import { PictureDialog } from '@/features/picture/picture-dialog';
 import { JobFamily, useFamily } from '@/features/record/family-context';
+import { StopNote } from '@/features/record/stop-note';
 import { useJobRecord } from '@/features/record/use-job-record';
 import { Dialog } from '@/ui/dialog';
 import { Keypad } from '@/ui/keypad';
@@ -79,6 +80,8 @@ function OpenBench({ initial, first, system }: BenchProps) {
   const close = () => setSheet(undefined);
 
   const takeStep = (step: AccessStep) => {
+    // What may say no is a check of its own, and is taken as one.
+    if (step.kind === 'take-check') return at.choose(step.check);
     at.begin();
     // Nothing is opened or moved before it is proved dead, whichever step was tapped first.
     const isByHand = step.kind !== 'power-on' && step.kind !== 'power-off-and-prove';
@@ -91,6 +94,7 @@ function OpenBench({ initial, first, system }: BenchProps) {
   };
   useDeskKeys({
     isActive: quantity !== undefined && !sheet && !correcting && !at.pending,
+    goesOver: quantity !== undefined && quantityTable[quantity].goesOver,
     hasOhms: quantity === 'resistance',
     text: at.text,
     change: at.change,
@@ -174,6 +178,12 @@ function OpenBench({ initial, first, system }: BenchProps) {
         trouble={record.trouble}
         onMakeSafe={() => setSheet('prove-dead')}
       />
+      {answer?.answer.stop && (
+        <StopNote
+          stop={answer.answer.stop}
+          until="Nothing else is proposed until a later check shows that it is over. It is in the logbook."
+        />
+      )}
       <main
         aria-busy={!at.isFresh || at.isQuick}
         data-entries={job.entries.length}
@@ -251,6 +261,7 @@ function OpenBench({ initial, first, system }: BenchProps) {
                       onChange={at.change}
                       onEnter={enterReading}
                       entering={enteringText}
+                      goesOver={quantityTable[quantity].goesOver}
                       hasOhms={quantity === 'resistance'}
                     />
                   </div>
@@ -356,6 +367,7 @@ function OpenBench({ initial, first, system }: BenchProps) {
         onChoose={at.choose}
         limits={{
           liveWork: liveWorkAllowed(job),
+          gasWork: gasWorkAllowed(job),
           instruments: job.constraints?.instruments,
         }}
         better={answer?.answer.alternatives ?? []}

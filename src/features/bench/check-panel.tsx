@@ -118,7 +118,7 @@ export function CheckPanel(props: CheckPanelProps) {
 function whyLine(answer: Diagnosis, check: string): string {
   const { next } = answer;
   if (next?.check !== check) return 'Chosen by you: any check counts, at any time.';
-  if (next.repeat) return next.why;
+  if (next.repeat || next.opensTheWay) return next.why;
   const saved = savedMinutes(answer);
   const toVerdict = next.toVerdict && `${Math.round(next.toVerdict.minutes)} min to a verdict`;
   if (!toVerdict) return next.why;
@@ -169,6 +169,28 @@ function Caution({ check }: { check: string }) {
     return <Sign sign={<HotSign />}>The water may scald. Test before you touch.</Sign>;
   if (caution === 'press-once')
     return <Sign sign={<NoResetSign />}>Once only. If it trips again it stays off.</Sign>;
+  if (caution === 'gas') {
+    return (
+      <Sign sign={<WarningSign />}>
+        Gas: smell first, no flame while anything is open. Local codes and your licence decide.
+      </Sign>
+    );
+  }
+  if (caution === 'flame') {
+    return (
+      <Sign sign={<HotSign />}>
+        Face beside the glass, never before it. Smelled gas ends it: cock shut, out.
+      </Sign>
+    );
+  }
+  if (caution === 'carbon-monoxide') {
+    return (
+      <Sign sign={<WarningSign />}>
+        Carbon monoxide has no smell. Headache or alarm: off, doors open, out.
+      </Sign>
+    );
+  }
+  if (caution === 'hot-metal') return <Sign sign={<HotSign />}>Hot metal: wait, or gloves.</Sign>;
   if (caution === 'reclose') {
     return (
       <Sign sign={<WarningSign />}>

@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { instrumentKinds } from '@/core/appliances';
 import { partReadingSchool, readsPartsFirst } from '@/core/job-diagnosis';
-import { liveWorkAllowed, type Constraints } from '@/core/job-file';
+import { gasWorkAllowed, liveWorkAllowed, type Constraints } from '@/core/job-file';
 import { useFamily } from '@/features/record/family-context';
 import type { JobRecord } from '@/features/record/use-job-record';
 import { Choice } from '@/ui/choice';
@@ -16,15 +16,19 @@ const instrumentWords: Readonly<Record<string, string>> = {
   thermometer: 'thermometer',
   'insulation-tester': 'insulation tester',
   'non-contact-tester': 'non-contact tester',
+  manometer: 'manometer',
+  'combustion-analyser': 'combustion analyser',
 };
 
 /** What the technician may do, has at hand and fears: what the next check is chosen by. */
 export function LimitsDialog({ record, onClose }: { record: JobRecord; onClose(): void }) {
-  const { parameters } = useFamily();
+  const family = useFamily();
+  const { parameters } = family;
   const [problem, setProblem] = useState<string>();
   const { constraints = {} } = record.job;
   const { instruments, order = 'computed', wrongVerdict } = constraints;
   const liveWork = liveWorkAllowed(record.job);
+  const gasWork = gasWorkAllowed(record.job);
   const usualMinutes = parameters.wrongVerdict.minutes;
   const minutes = Math.round((wrongVerdict?.second ?? usualMinutes * 60) / 60);
   const set = async (change: Constraints) =>
@@ -44,6 +48,16 @@ export function LimitsDialog({ record, onClose }: { record: JobRecord; onClose()
           { label: 'none', isChosen: !liveWork, onChoose: () => void set({ liveWork: false }) },
         ]}
       />
+      {family.burnsGas && (
+        <Choice
+          label="Gas work"
+          why="Whatever opens the gas way or lights something. Local codes and your licence decide."
+          options={[
+            { label: 'allowed', isChosen: gasWork, onChoose: () => void set({ gasWork: true }) },
+            { label: 'none', isChosen: !gasWork, onChoose: () => void set({ gasWork: false }) },
+          ]}
+        />
+      )}
       <Choice
         label="At hand"
         why="Checks that need something else are not proposed."

@@ -122,7 +122,9 @@ function LogbookLine({
 }: Omit<LogbookProps, 'onCorrect'> & { line: Line; onCorrect(entry: Entry): void }) {
   const { entry, struck, reason, removed } = line;
   const isReading = entry.kind === 'reading' && entry.value !== undefined;
-  const shown = isReading ? shownParts(entry.value!, system) : undefined;
+  const shown = isReading
+    ? shownParts(entry.value!, system, quantityOf(entry, familyOfJob(job).catalogue))
+    : undefined;
   const words = wordsOf(familyOfJob(job));
   const taken = takenWords(entry, job);
   return (

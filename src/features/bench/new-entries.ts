@@ -39,6 +39,11 @@ export function entryOfStep(step: AccessStep): NewEntry {
       return { kind: 'action', action: 'refit-wire', ...step.lifted };
     case 'power-off-and-prove':
       return { kind: 'action', action: 'power-off' };
+    case 'make-so':
+    case 'end-so':
+      return { kind: 'action', action: step.kind, fact: step.fact };
+    case 'take-check':
+      throw new RangeError(`${step.check} is a check of its own`);
   }
 }
 

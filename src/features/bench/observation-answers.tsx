@@ -4,6 +4,8 @@ import type { ReactNode } from 'react';
 import { useFamily, useWords } from '@/features/record/family-context';
 import { capital } from '@/features/record/words';
 
+const mostInOneColumn = 5;
+
 /** What was seen or heard, one tap each. */
 export function ObservationAnswers({
   check,
@@ -19,13 +21,20 @@ export function ObservationAnswers({
 }) {
   const family = useFamily();
   const words = useWords();
+  const values = family.check(check).values ?? [];
+  // Many stand side by side and scroll: what is to be done must stay in sight above them.
+  const isMany = values.length > mostInOneColumn;
   return (
-    <div className="grid gap-3 p-4" role="group" aria-label="What you found">
-      {(family.check(check).values ?? []).map((value) => (
+    <div
+      className={`grid p-4 ${isMany ? 'max-h-[55dvh] grid-cols-2 gap-2 overflow-y-auto' : 'gap-3'}`}
+      role="group"
+      aria-label="What you found"
+    >
+      {values.map((value) => (
         <button
           key={value}
           type="button"
-          className="button min-h-16 border-2 border-act text-[20px] font-semibold text-act aria-disabled:border-edge aria-disabled:text-ink-2"
+          className={`button border-2 border-act font-semibold text-act ${isMany ? 'min-h-14 px-2' : 'min-h-16 text-[20px]'} aria-disabled:border-edge aria-disabled:text-ink-2`}
           aria-disabled={disabledReason !== undefined}
           onClick={() => onAnswer(value)}
         >

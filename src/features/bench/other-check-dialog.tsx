@@ -22,7 +22,7 @@ export function OtherCheckDialog({
 }) {
   const family = useFamily();
   const words = useWords();
-  const groups = [undefined, ...Object.keys(family.coverWords)].map((cover) => ({
+  const groups = [undefined, ...Object.keys(family.words.covers)].map((cover) => ({
     title: cover === undefined ? 'No cover off' : capital(words.cover(cover)),
     cover,
   }));
@@ -103,7 +103,9 @@ function CheckButton({
             : note
           : isLive && !limits.liveWork
             ? 'needs live-work permission'
-            : `needs a ${(instrument ?? 'meter').replaceAll('-', ' ')}`}
+            : limits.gasWork === false && family.isAllowed(check, { ...limits, gasWork: true })
+              ? 'needs gas-work permission'
+              : `needs a ${(instrument ?? 'meter').replaceAll('-', ' ')}`}
       </span>
     </button>
   );

@@ -28,9 +28,7 @@ export function pictureWords(
       : '';
   const live = Object.keys(terminals).filter((each) => terminals[each]!.live !== 'dead');
   const liveText =
-    live.length > 0
-      ? `Live: ${live.map(terminalName).join(', ')}.`
-      : 'Nothing live beyond the breaker.';
+    live.length > 0 ? `Live: ${live.map(terminalName).join(', ')}.` : words.nothingLive;
   const off = lifted.map((each) => `${words.wire(each.wire)} lifted off ${terminalName(each.end)}`);
   return ['Wiring picture.', touch, off.length > 0 ? `${off.join(', ')}.` : '', liveText]
     .filter(Boolean)

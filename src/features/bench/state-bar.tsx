@@ -24,6 +24,7 @@ export function StateBar({ job, state, isHearing, trouble, onMakeSafe }: StateBa
   const { site, unit, job: head } = job;
   const family = familyOfJob(job);
   const words = wordsOf(family);
+  const coversOff = Object.keys(state?.facts ?? {});
   return (
     <>
       <header className="sticky top-0 z-10 flex flex-wrap items-stretch border-b-2 border-rule bg-paper lg:static lg:h-14 lg:flex-nowrap">
@@ -51,11 +52,15 @@ export function StateBar({ job, state, isHearing, trouble, onMakeSafe }: StateBa
             </div>
           </div>
         </div>
-        <PowerState state={state} timeZone={head.timeZone} onMakeSafe={onMakeSafe} />
-        {state && state.coversOpen.length > 0 && (
+        {family.deadPoints.length > 0 && (
+          <PowerState state={state} timeZone={head.timeZone} onMakeSafe={onMakeSafe} />
+        )}
+        {coversOff.length > 0 && (
           <div className="hidden flex-col justify-center border-l border-hair px-3 text-small leading-tight lg:flex">
-            <span className="font-semibold">Covers off</span>
-            {state.coversOpen.map((each) => words.cover(each).replace(' cover', '')).join(', ')}
+            <span className="font-semibold">
+              {family.deadPoints.length > 0 ? 'Covers off' : 'As it stands'}
+            </span>
+            {coversOff.map((each) => words.cover(each).replace(' cover', '')).join(', ')}
           </div>
         )}
         {state && state.lifted.length > 0 && (

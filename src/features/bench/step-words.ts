@@ -25,6 +25,11 @@ export function stepWords(words: FamilyWords, step: AccessStep): string {
       return `Lift the ${wireAt(words, step.lifted, 'off')}`;
     case 'refit-wire':
       return `Refit the ${wireAt(words, step.lifted, 'on')}`;
+    case 'make-so':
+    case 'end-so':
+      return step.order;
+    case 'take-check':
+      return `First: ${words.check(step.check)}`;
   }
 }
 

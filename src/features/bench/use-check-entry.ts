@@ -3,7 +3,7 @@
 import { useRouter, useSearchParams } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import type { AccessStep, ApplianceFamily } from '@/core/appliances';
-import { liveWorkAllowed, type JobFile } from '@/core/job-file';
+import { gasWorkAllowed, liveWorkAllowed, type JobFile } from '@/core/job-file';
 import { parseReading, type ParsedReading, type UnitSystem } from '@/core/quantities';
 import { useDraft } from '@/features/record/use-draft';
 import type { JobRecord, NewEntry } from '@/features/record/use-job-record';
@@ -169,8 +169,15 @@ function refusalOf(
   check: string,
   steps: readonly AccessStep[],
 ): string | undefined {
-  if (!family.isAllowed(check, { liveWork: liveWorkAllowed(job) })) {
-    return 'This is a live reading, and you have no permission for live work. Choose a dead check.';
+  const limits = { liveWork: liveWorkAllowed(job), gasWork: gasWorkAllowed(job) };
+  if (!family.isAllowed(check, limits)) {
+    return family.isAllowed(check, { ...limits, gasWork: true })
+      ? 'This opens the gas way, and you have no permission for gas work. Choose a check without gas.'
+      : 'This is a live reading, and you have no permission for live work. Choose a dead check.';
+  }
+  const first = steps.find((each) => each.kind === 'take-check');
+  if (first?.kind === 'take-check') {
+    return `First: ${family.checks[first.check]!.label.toLowerCase()}. Only its result says whether the way is open.`;
   }
   // A reading with the power on is asked about, not refused: it may have been taken behind a cover that stood open.
   if (family.check(check).state?.power === 'on') return undefined;

@@ -5,12 +5,14 @@ import { useEffect } from 'react';
 /** A hardware keyboard at a desk: digits, point, O for over range, k, Backspace, Enter. */
 export function useDeskKeys({
   isActive,
+  goesOver,
   hasOhms,
   text,
   change,
   enterReading,
 }: {
   isActive: boolean;
+  goesOver: boolean;
   hasOhms: boolean;
   text: string;
   change(text: string): void;
@@ -27,12 +29,12 @@ export function useDeskKeys({
         enterReading();
       } else if (/^[\d.,\-]$/.test(event.key)) change(text === 'OL' ? event.key : text + event.key);
       else if (event.key === 'Backspace') change(text === 'OL' ? '' : text.slice(0, -1));
-      else if (hasOhms && /^o$/i.test(event.key)) change('OL');
+      else if (goesOver && /^o$/i.test(event.key)) change('OL');
       else if (hasOhms && /^[kM]$/.test(event.key) && text !== '') change(text + event.key);
       else return;
       event.preventDefault();
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [isActive, hasOhms, text, change, enterReading]);
+  }, [isActive, goesOver, hasOhms, text, change, enterReading]);
 }

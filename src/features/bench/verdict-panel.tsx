@@ -30,16 +30,20 @@ export function VerdictPanel({
   const href = `/jobs/${job.job.id}/repair`;
   // Once repaired it is proved; unless what was read since says that something else is wrong.
   const isRepaired =
-    state.repairsDone.length > 0 && (answer.afterRepair?.heldProbability ?? 0) > 0.5;
+    !answer.stop &&
+    state.repairsDone.length > 0 &&
+    (answer.afterRepair?.heldProbability ?? 0) > 0.5;
   const heading = isRepaired
     ? 'Repaired: prove it'
-    : answer.decided
-      ? 'Enough to repair on'
-      : 'Nothing left to try that would tell more';
+    : answer.stop
+      ? 'Make it safe first'
+      : answer.decided
+        ? 'Enough to repair on'
+        : 'Nothing left to try that would tell more';
   return (
     <section className="flex flex-col gap-3 p-4" aria-label="Verdict">
       <p className="text-small text-ink-2">{heading}</p>
-      {leading && !isRepaired && (
+      {leading && !isRepaired && !answer.stop && (
         <>
           <h2 className="text-title-l leading-tight font-semibold text-balance">
             {words.order(leading.repair)}

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { electricStorageOneElement } from '@/core/appliances/electric-storage-one-element';
 import { electricStorageTwoElement } from '@/core/appliances/electric-storage-two-element';
-import { callOf, problemsOf, readDraft, voltText, wattText } from './call-draft';
+import { textOf } from '@/core/appliances';
+import { callOf, problemsOf, readDraft } from './call-draft';
 
 const family = electricStorageTwoElement;
 const draft = (change: object = {}) => ({
@@ -9,7 +10,7 @@ const draft = (change: object = {}) => ({
   kind: 'no-hot-water',
   customer: 'A. Customer',
   address: 'A street',
-  watts: { upper: '4500' },
+  plate: { 'watt-upper': '4500' },
   ...change,
 });
 const problems = (change: object, system: 'us' | 'metric' = 'us') =>
@@ -23,57 +24,68 @@ describe('a call as it is typed', () => {
   });
 
   it('takes the volts of the supply and the watts of the element above where none are typed', () => {
-    expect(voltText(family, draft())).toBe('240');
-    expect(voltText(family, draft({ volt: '208' }))).toBe('208');
-    expect(wattText(family, draft(), 'lower')).toBe('4500');
-    expect(wattText(family, draft({ watts: { upper: '4500', lower: '3800' } }), 'lower')).toBe(
-      '3800',
-    );
+    const text = (plate: Record<string, string>, key: string) =>
+      textOf(family.plateFields, plate, key);
+    expect(text({}, 'volt')).toBe('240');
+    expect(text({ supply: 'single-230' }, 'volt')).toBe('230');
+    expect(text({ volt: '208' }, 'volt')).toBe('208');
+    expect(text({ 'watt-upper': '4500' }, 'watt-lower')).toBe('4500');
+    expect(text({ 'watt-upper': '4500', 'watt-lower': '3800' }, 'watt-lower')).toBe('3800');
   });
 
   it.each<[object, string, RegExp]>([
     [{ kind: undefined }, 'kind', /what is wrong/],
     [{ customer: ' ' }, 'customer', /Who/],
     [{ address: '' }, 'address', /Where/],
-    [{ watts: { upper: '45OO' } }, 'watt-upper', /no unit/],
-    [{ watts: { upper: '45' } }, 'watt-upper', /200 to 20000/],
-    [{ watts: { upper: '' } }, 'watt-upper', /./],
-    [{ volt: '12' }, 'volt', /100 to 600/],
-    [{ volume: '1' }, 'volume', /5 to 2000/],
+    [{ plate: { 'watt-upper': '45OO' } }, 'watt-upper', /no unit/],
+    [{ plate: { 'watt-upper': '45' } }, 'watt-upper', /200 to 20000/],
+    [{ plate: {} }, 'watt-upper', /./],
+    [{ plate: { 'watt-upper': '4500', volt: '12' } }, 'volt', /100 to 600/],
+    [{ plate: { 'watt-upper': '4500', volume: '1' } }, 'volume', /2 to 528/],
   ])('says at the field what is wrong with %o', (change, field, message) => {
     expect(problems(change)[field]).toMatch(message);
     expect(problems({})).toEqual({});
   });
 
   it('asks nothing of the plate where the unit is known', () => {
-    expect(problemsOf(family, draft({ customer: '', watts: {} }), true, 'us')).toEqual({});
+    expect(problemsOf(family, draft({ customer: '', plate: {} }), true, 'us')).toEqual({});
   });
 
   it('goes to the server in kept units, with only what was said', () => {
-    const { newUnit } = callOf(family, draft({ volume: '50' }), 't', false, 'us') as {
-      newUnit: { plate: { volume: { litre: number } }; residualCurrentDevice?: boolean };
+    const { newUnit } = callOf(
+      family,
+      draft({ plate: { 'watt-upper': '4500', volume: '50' } }),
+      't',
+      false,
+      'us',
+    ) as {
+      newUnit: { plate: { volume: { litre: number } }; services: { supply: object } };
     };
     // 1 gal (US) = 3.785412 L, NIST SP 811.
     expect(newUnit.plate.volume.litre).toBeCloseTo(50 * 3.785412, 3);
-    expect(newUnit).not.toHaveProperty('residualCurrentDevice');
+    expect(newUnit.services.supply).not.toHaveProperty('residualCurrentDevice');
     expect(newUnit.plate).not.toHaveProperty('wiring');
     const said = callOf(
       family,
-      draft({ wiring: 'simultaneous', residualCurrentDevice: 'no' }),
+      draft({
+        plate: { 'watt-upper': '4500', wiring: 'simultaneous', residualCurrentDevice: 'no' },
+      }),
       't',
       false,
       'us',
     );
     expect(said).toMatchObject({
-      newUnit: { residualCurrentDevice: false, plate: { wiring: 'simultaneous' } },
+      newUnit: {
+        services: { supply: { residualCurrentDevice: false } },
+        plate: { wiring: 'simultaneous' },
+      },
     });
   });
 
   it('of a heater with one element says nothing of how two are wired', () => {
     const one = draft({
       family: electricStorageOneElement.id,
-      watts: { only: '2000' },
-      wiring: 'simultaneous',
+      plate: { 'watt-only': '2000', wiring: 'simultaneous' },
     });
     expect(callOf(electricStorageOneElement, one, 't', false, 'metric')).toMatchObject({
       newUnit: { plate: { elements: { only: { watt: 2000 } } } },

@@ -1,6 +1,15 @@
-import { families, familyOf, plateLimits, type ApplianceFamily } from '@/core/appliances';
+import {
+  askedFields,
+  families,
+  familyOf,
+  plateSaid,
+  textOf,
+  type ApplianceFamily,
+  type NumberField,
+  type TypedPlate,
+} from '@/core/appliances';
 import type { KnownUnitChoice } from '@/server/known-units';
-import { parseReading, type Quantity, type UnitSystem } from '@/core/quantities';
+import { fromKept, parseReading, shownUnit, unitOf, type UnitSystem } from '@/core/quantities';
 
 /** Everything typed on the call screen: one draft, so that a reload loses nothing. */
 export interface CallDraft {
@@ -13,51 +22,28 @@ export interface CallDraft {
   readonly knownUnit?: KnownUnitChoice;
   readonly customer: string;
   readonly address: string;
-  readonly volt: string;
-  /** By element; an empty one is as the one above it. */
-  readonly watts: Readonly<Record<string, string>>;
-  readonly volume: string;
+  /** What was typed or chosen of the plate and the site, by the family's fields. */
+  readonly plate: TypedPlate;
   readonly make: string;
   readonly model: string;
   readonly serial: string;
   readonly installed: string;
-  readonly supply: string;
-  /** Wiring and protection, where somebody said. */
-  readonly wiring?: string;
-  readonly residualCurrentDevice?: string;
 }
 
 /** Fields that hold plain text. */
-export type TextKey = Exclude<
-  keyof CallDraft,
-  | 'family'
-  | 'kind'
-  | 'answers'
-  | 'id'
-  | 'knownUnit'
-  | 'supply'
-  | 'words'
-  | 'watts'
-  | 'wiring'
-  | 'residualCurrentDevice'
->;
-
-const firstFamily = families[0]!;
+export type TextKey = 'customer' | 'address' | 'make' | 'model' | 'serial' | 'installed';
 
 const emptyCall: CallDraft = {
-  family: firstFamily.id,
+  family: families[0]!.id,
   words: '',
   answers: {},
   customer: '',
   address: '',
-  volt: '',
-  watts: {},
-  volume: '',
+  plate: {},
   make: '',
   model: '',
   serial: '',
   installed: '',
-  supply: firstFamily.supplies[0]!.id,
 };
 
 export function readDraft(text: string): CallDraft {
@@ -70,20 +56,16 @@ export function readDraft(text: string): CallDraft {
   }
 }
 
-/** The supply that was chosen, of those that the family is met on. */
-export const supplyOf = ({ supplies }: ApplianceFamily, { supply }: CallDraft) =>
-  supplies.find((each) => each.id === supply) ?? supplies[0]!;
+/** What was typed in a field: a bare number is in the unit that its label names. */
+const readField = (text: string, { quantity, usUnit }: NumberField, system: UnitSystem) =>
+  parseReading(text, {
+    quantity,
+    system,
+    ...(system === 'us' && usUnit !== undefined ? { unit: usUnit } : {}),
+  });
 
-/** Volts of the plate: what was typed, or those of the supply. A heater for 240 V is met on 208 V. */
-export function voltText(family: ApplianceFamily, draft: CallDraft): string {
-  return draft.volt.trim() === '' ? String(supplyOf(family, draft).plateVolt) : draft.volt;
-}
-
-export const wattText = ({ elements }: ApplianceFamily, { watts }: CallDraft, id: string): string =>
-  watts[id]?.trim() || watts[elements[0]!.id] || '';
-
-export function numberOf(text: string, quantity: Quantity, system: UnitSystem): number | undefined {
-  const parsed = parseReading(text, { quantity, system });
+export function numberIn(text: string, field: NumberField, system: UnitSystem): number | undefined {
+  const parsed = readField(text, field, system);
   return parsed.kind === 'value' && parsed.value > 0 ? parsed.value : undefined;
 }
 
@@ -100,28 +82,38 @@ export function problemsOf(
   if (isKnown) return problems;
   if (draft.customer.trim() === '') problems.customer = 'Who is it for? A name is enough.';
   if (draft.address.trim() === '') problems.address = 'Where is it? A street is enough.';
-  const checkNumber = (
-    key: string,
-    text: string,
-    quantity: Quantity,
-    what: string,
-    [least, most]: readonly [number, number],
-  ) => {
-    const parsed = parseReading(text, { quantity, system });
-    if (parsed.kind === 'problem') problems[key] = parsed.message;
-    else if (parsed.kind === 'ask') problems[key] = `${parsed.question} Type it without the comma.`;
-    else if (parsed.kind === 'value' && !(parsed.value >= least && parsed.value <= most)) {
-      problems[key] = `${what} on a plate are ${least} to ${most}.`;
-    }
-  };
-  checkNumber('volt', voltText(family, draft), 'voltage-ac', 'Volts', plateLimits.volt);
-  for (const { id } of family.elements) {
-    checkNumber(`watt-${id}`, wattText(family, draft, id), 'power', 'Watts', plateLimits.watt);
+  for (const field of askedFields(family.plateFields, draft.plate)) {
+    if (field.kind !== 'number') continue;
+    const problem = problemOf(field, textOf(family.plateFields, draft.plate, field.key), system);
+    if (problem) problems[field.key] = problem;
   }
-  if (draft.volume.trim() !== '')
-    checkNumber('volume', draft.volume, 'volume', 'Litres', [5, 2000]);
   return problems;
 }
+
+function problemOf(field: NumberField, text: string, system: UnitSystem): string | undefined {
+  if (text === '' && field.isOptional) return undefined;
+  const parsed = readField(text, field, system);
+  if (parsed.kind === 'problem') return parsed.message;
+  if (parsed.kind === 'ask') return `${parsed.question} Type it without the comma.`;
+  const [least, most] = field.range;
+  return parsed.kind === 'value' && !(parsed.value >= least && parsed.value <= most)
+    ? rangeWords(field, system)
+    : undefined;
+}
+
+/** What a plate may say, in the unit that the label names. */
+function rangeWords({ what, range, labelUs, usUnit, quantity }: NumberField, system: UnitSystem) {
+  if (system !== 'us' || labelUs === undefined) {
+    return `${what} on a plate are ${range[0]} to ${range[1]}.`;
+  }
+  const unit = usUnit === undefined ? shownUnit(quantity, system) : unitOf(usUnit, quantity);
+  const [least, most] = range.map((each) => fromKept(each, unit)) as [number, number];
+  return `${labelUs}: a plate says ${Math.ceil(least)} to ${Math.floor(most)}.`;
+}
+
+/** What the plate and the site are said to be, as the job file has it. */
+export const saidOf = (family: ApplianceFamily, { plate }: CallDraft, system: UnitSystem) =>
+  plateSaid(family.plateFields, plate, (text, field) => numberIn(text, field, system));
 
 /** The call as the server takes it. */
 export function callOf(
@@ -135,7 +127,6 @@ export function callOf(
   if (isKnown) {
     return { technicianId, complaint, knownUnitId: draft.knownUnit?.id, newUnit: undefined };
   }
-  const litre = numberOf(draft.volume, 'volume', system);
   const { customer, address, make, model, serial, installed } = draft;
   return {
     technicianId,
@@ -148,23 +139,7 @@ export function callOf(
       model,
       serial,
       installed,
-      supply: supplyOf(family, draft).id,
-      ...(draft.residualCurrentDevice === undefined
-        ? {}
-        : { residualCurrentDevice: draft.residualCurrentDevice === 'yes' }),
-      plate: {
-        rated: { volt: numberOf(voltText(family, draft), 'voltage-ac', system) },
-        elements: Object.fromEntries(
-          family.elements.map(({ id }) => [
-            id,
-            { watt: numberOf(wattText(family, draft, id), 'power', system) },
-          ]),
-        ),
-        ...(litre === undefined ? {} : { volume: { litre } }),
-        ...(draft.wiring === undefined || family.elements.length < 2
-          ? {}
-          : { wiring: draft.wiring }),
-      },
+      ...saidOf(family, draft, system),
     },
   };
 }

@@ -10,17 +10,11 @@ import { KeptNote } from '@/features/device/kept-note';
 import { usePresentTechnician } from '@/features/record/technician-context';
 import { useDraft } from '@/features/record/use-draft';
 import { PageBar } from '@/ui/page-bar';
-import {
-  problemsOf,
-  readDraft,
-  supplyOf,
-  type CallDraft,
-  type Problems,
-  type TextKey,
-} from './call-draft';
+import { problemsOf, readDraft, type CallDraft, type Problems, type TextKey } from './call-draft';
 import { ChoiceGrid, ChoiceRow, Column, Field } from './call-fields';
 import { KnownUnitField } from './known-unit-field';
 import { openCall } from './open-call';
+import { PlateInputs } from './plate-inputs';
 import { PlateReadout } from './plate-readout';
 
 /** A new call: the complaint, the questions that split the field, who, where, and the rating plate. */
@@ -163,17 +157,11 @@ function NewUnitFields({
   problems: Problems;
   system: UnitSystem;
 }) {
-  const input = (
-    key: TextKey,
-    label: string,
-    rest: { optional?: boolean; decimal?: boolean; placeholder?: string } = {},
-  ) => (
+  const input = (key: TextKey, label: string, rest: { optional?: boolean } = {}) => (
     <Field id={key} label={label} problem={problems[key]} optional={rest.optional}>
       <input
         id={`field-${key}`}
         className="field"
-        inputMode={rest.decimal ? 'decimal' : undefined}
-        placeholder={rest.placeholder}
         value={draft[key]}
         maxLength={200}
         aria-invalid={problems[key] !== undefined}
@@ -189,79 +177,25 @@ function NewUnitFields({
           label="Kind of heater"
           options={families.map(({ id, title }) => ({ value: id, label: title }))}
           chosen={family.id}
-          onChoose={(id) => set({ family: id, supply: familyOf(id)!.supplies[0]!.id, watts: {} })}
+          onChoose={(id) => set({ family: id, plate: {} })}
         />
       )}
       {input('customer', 'Customer')}
       {input('address', 'Address')}
       <fieldset>
         <legend className="pt-1 text-lead font-semibold">Rating plate</legend>
-        <ChoiceRow
-          label="Supply"
-          options={family.supplies.map(({ id, label }) => ({ value: id, label }))}
-          chosen={supplyOf(family, draft).id}
-          onChoose={(supply) => set({ supply })}
-        />
-        <div className="grid grid-cols-3 gap-2">
-          {input('volt', 'Volts', {
-            decimal: true,
-            placeholder: String(supplyOf(family, draft).plateVolt),
-          })}
-          {family.elements.map(({ id, label }, index) => (
-            <Field
-              key={id}
-              id={`watt-${id}`}
-              label={family.elements.length > 1 ? `${label.split(' ')[0]} watts` : 'Watts'}
-              problem={problems[`watt-${id}`]}
-            >
-              <input
-                id={`field-watt-${id}`}
-                className="field"
-                inputMode="decimal"
-                placeholder={index > 0 ? 'the same' : undefined}
-                value={draft.watts[id] ?? ''}
-                maxLength={20}
-                aria-invalid={problems[`watt-${id}`] !== undefined}
-                aria-describedby={problems[`watt-${id}`] ? `problem-watt-${id}` : undefined}
-                onChange={(event) => set({ watts: { ...draft.watts, [id]: event.target.value } })}
-              />
-            </Field>
-          ))}
-        </div>
+        <PlateInputs {...{ family, draft, set, problems, system }} isAside={false} />
         <details className="mt-1">
           <summary className="link min-h-11 cursor-pointer py-2.5">
-            Make, model, serial, volume, age, wiring
+            Make, model, serial, age and more
           </summary>
           <div className="grid grid-cols-2 gap-x-2">
             {input('make', 'Make', { optional: true })}
             {input('model', 'Model', { optional: true })}
             {input('serial', 'Serial', { optional: true })}
-            {input('volume', system === 'us' ? 'Gallons' : 'Litres', {
-              optional: true,
-              decimal: true,
-            })}
             {input('installed', 'Installed (year or date)', { optional: true })}
           </div>
-          {family.elements.length > 1 && (
-            <ChoiceRow
-              label="Both elements at once?"
-              options={[
-                { value: 'non-simultaneous', label: 'one at a time' },
-                { value: 'simultaneous', label: 'both at once' },
-              ]}
-              chosen={draft.wiring}
-              onChoose={(wiring) => set({ wiring })}
-            />
-          )}
-          <ChoiceRow
-            label="Guarded by an RCD or GFCI?"
-            options={[
-              { value: 'yes', label: 'yes' },
-              { value: 'no', label: 'no' },
-            ]}
-            chosen={draft.residualCurrentDevice}
-            onChoose={(residualCurrentDevice) => set({ residualCurrentDevice })}
-          />
+          <PlateInputs {...{ family, draft, set, problems, system }} isAside />
         </details>
       </fieldset>
     </>

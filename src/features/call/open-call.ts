@@ -6,7 +6,7 @@ import { notNumbered } from '@/features/device/kept-jobs';
 import { post } from '@/features/device/send';
 import { deviceStore, inTime } from '@/features/device/store';
 import type { PresentTechnician } from '@/features/record/technician-context';
-import { callOf, supplyOf, type CallDraft } from './call-draft';
+import { callOf, saidOf, type CallDraft } from './call-draft';
 
 /** How the opening of a job went: it is there, or why not. */
 export type OpenedCall =
@@ -31,7 +31,7 @@ export async function openCall(
     openedAt,
     ...callOf(family, draft, technician.id, draft.knownUnit !== undefined, system),
   };
-  const job = jobOfCall(family, draft, call, technician, timeZone);
+  const job = jobOfCall(family, draft, call, technician, { system, timeZone });
   const plateProblem = problemOfPlate(family, job);
   if (plateProblem) return { kind: 'problem', message: plateProblem };
   const body = JSON.stringify(call);
@@ -77,9 +77,8 @@ function jobOfCall(
   draft: CallDraft,
   { id, openedAt, ...call }: SentCall,
   technician: PresentTechnician,
-  timeZone: string,
+  { system, timeZone }: { readonly system: UnitSystem; readonly timeZone: string },
 ): JobFile {
-  const { system, nominalVolt } = supplyOf(family, draft);
   const { newUnit } = call;
   const typed = newUnit && {
     family: family.id,
@@ -97,13 +96,7 @@ function jobOfCall(
     site: draft.knownUnit?.site ?? {
       customer: draft.customer.trim(),
       address: draft.address.trim(),
-      supply: {
-        system,
-        nominal: { volt: nominalVolt },
-        ...(newUnit?.residualCurrentDevice === undefined
-          ? {}
-          : { residualCurrentDevice: newUnit.residualCurrentDevice }),
-      },
+      ...saidOf(family, draft, system).services,
     },
     unit: draft.knownUnit?.unit ?? typed!,
     complaint: {
@@ -115,10 +108,18 @@ function jobOfCall(
         ),
       ),
     },
-    people: [{ id: technician.id, name: technician.name, liveWork: technician.liveWork }],
+    people: [
+      {
+        id: technician.id,
+        name: technician.name,
+        liveWork: technician.liveWork,
+        gasWork: technician.gasWork,
+      },
+    ],
     instruments: technician.instruments,
     constraints: {
       liveWork: technician.liveWork,
+      gasWork: technician.gasWork,
       instruments: [...new Set(technician.instruments.map((each) => each.kind))],
     },
     entries: [],

@@ -92,7 +92,7 @@ export function PictureDialog({
                 className="button"
                 onClick={() => {
                   setProbes((before) => before.filter((each) => !freeEndOf(each)));
-                  setSetting({ ...setting, lifted: [] });
+                  setSetting({ ...setting, apart: [] });
                 }}
               >
                 Every wire on its screw

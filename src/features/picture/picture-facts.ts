@@ -3,12 +3,11 @@ import { effectiveEntries, type JobFile } from '@/core/job-file';
 
 /** What the record knows for the wiring picture. */
 
-/** Watts of each element, from the plate, by part. */
+/** What the picture writes beside its parts, from the plate: watts of an element. */
 export const wattsOf = (
-  { elements }: ApplianceFamily,
-  { unit }: Pick<JobFile, 'unit'>,
-): Record<string, number> =>
-  Object.fromEntries(elements.map(({ id, part }) => [part, unit.plate.elements[id]?.watt ?? 0]));
+  family: ApplianceFamily,
+  job: Pick<JobFile, 'unit' | 'site'>,
+): Readonly<Record<string, number>> => family.drawnRatings(family.plateOf(job));
 
 /** Colours of conductors as they were noted, by conductor: the last note counts. */
 export function coloursOf({ entries }: Pick<JobFile, 'entries'>): Record<string, string> {

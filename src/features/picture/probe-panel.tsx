@@ -2,13 +2,7 @@
 
 import { useState } from 'react';
 import type { PictureSetting, ProbeAnswer } from '@/core/job-diagnosis';
-import {
-  liveWorkAllowed,
-  type EntryState,
-  type JobFile,
-  type JobState,
-  type Value,
-} from '@/core/job-file';
+import { liveWorkAllowed, type JobFile, type JobState, type Value } from '@/core/job-file';
 import { keyOfQuantity, parseReading, type UnitSystem } from '@/core/quantities';
 import { BandTable } from '@/features/bench/why-this';
 import { bandOf, goodWords } from '@/features/bench/reading-display';
@@ -63,12 +57,13 @@ export function ProbePanel({
     );
   }
   const { quantity, good, bands } = answer;
+  const isMains = family.deadPoints.length > 0;
 
   const enter = () => {
     const parsed = parseReading(text, { quantity, system, loneOneIsDoubtful: true });
     if (parsed.kind === 'problem') return setProblem(parsed.message);
     if (parsed.kind === 'ask') return setProblem(`${parsed.question} Type OL, or 1.0 for one.`);
-    const refusal = refusalOf(job, state, quantity);
+    const refusal = isMains ? refusalOf(job, state, quantity) : undefined;
     if (refusal) return setProblem(refusal);
     const value: Value =
       parsed.kind === 'over-range'
@@ -82,7 +77,7 @@ export function ProbePanel({
       ...(quantity === 'resistance' && meter.leadOhm !== undefined
         ? { leads: { ohm: meter.leadOhm } }
         : {}),
-      state: statedOf(family.thermostats, setting, answer),
+      state: family.statedOf(setting, answer.state),
     });
     setText('');
     setProblem(undefined);
@@ -93,9 +88,7 @@ export function ProbePanel({
       <h3 className="text-lead leading-tight font-semibold">
         {nameOf(a)} to {nameOf(b)}
       </h3>
-      <p className="text-small text-ink-2">
-        {quantity === 'resistance' ? 'Ohms, power off' : 'Volts, power on: live work'}
-      </p>
+      <p className="text-small text-ink-2">{probedWords[quantity] ?? ''}</p>
       <p className="mt-2">{goodWords(good, quantity, system)}</p>
       <ReadingRuler
         scale={rulerScale(quantity, good.kind === 'range' ? good.nominal : undefined, system)}
@@ -146,6 +139,13 @@ export function ProbePanel({
   );
 }
 
+/** What is read, and how the unit stands for it. */
+const probedWords: Readonly<Partial<Record<ProbeAnswer['quantity'], string>>> = {
+  resistance: 'Ohms, power off',
+  'voltage-ac': 'Volts, power on: live work',
+  'voltage-dc': 'Millivolts, as the pilot stands',
+};
+
 /** Why a reading may not be entered, in words; undefined where it may. */
 function refusalOf(
   job: JobFile,
@@ -160,24 +160,4 @@ function refusalOf(
   return state?.provedDeadAt === undefined
     ? 'Ohms on a live circuit mean nothing and can destroy the meter. Power off and prove dead first.'
     : undefined;
-}
-
-/** The state that the reading was taken in, as the picture was set. */
-function statedOf(
-  thermostats: ReturnType<typeof useFamily>['thermostats'],
-  { limit, dials = {}, waterCelsius = {} }: PictureSetting,
-  { state }: ProbeAnswer,
-): EntryState {
-  const water = Object.fromEntries(
-    Object.entries(waterCelsius).map(([id, celsius]) => [id, { celsius }]),
-  );
-  return {
-    power: state.power,
-    ...(state.lifted.length > 0 ? { lifted: [...state.lifted] } : {}),
-    ...(limit === undefined ? {} : { limit }),
-    ...Object.fromEntries(
-      thermostats.flatMap(({ id, stateKey }) => (dials[id] ? [[stateKey, dials[id]]] : [])),
-    ),
-    ...(Object.keys(water).length > 0 ? { water } : {}),
-  };
 }

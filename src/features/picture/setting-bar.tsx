@@ -4,10 +4,9 @@ import type { PictureSetting } from '@/core/job-diagnosis';
 import { valueText, type UnitSystem } from '@/core/quantities';
 import { useFamily } from '@/features/record/family-context';
 
-const coldCelsius = 15;
-const hottestCelsius = 90;
+const asFound = 'as-found';
 
-/** What the picture is set to: power, limit, dials and water. It changes the picture and not the logbook. */
+/** What the picture is set to: the family's controls, and what is supposed beside them. It changes the picture and not the logbook. */
 export function SettingBar({
   setting,
   onSet,
@@ -17,77 +16,51 @@ export function SettingBar({
   onSet(setting: PictureSetting): void;
   system: UnitSystem;
 }) {
-  const { thermostats } = useFamily();
-  const { power, limit, dials = {}, waterCelsius = {} } = setting;
+  const { pictureControls, pictureSliders } = useFamily();
+  const { controls = {}, known = {} } = setting;
+  const put = (key: string, to: string) => {
+    const { [key]: _, ...others } = controls;
+    onSet({ ...setting, controls: to === asFound ? others : { ...others, [key]: to } });
+  };
   return (
     <div className="grid gap-x-4 gap-y-2 sm:grid-cols-2 lg:grid-cols-4">
-      <Switch
-        label="Breaker"
-        value={power ?? 'found'}
-        options={[
-          ['found', 'as it is'],
-          ['off', 'off'],
-          ['on', 'on'],
-        ]}
-        onChoose={(to) => onSet({ ...setting, power: to === 'found' ? undefined : to })}
-      />
-      <Switch
-        label="Limit"
-        value={limit ?? 'found'}
-        options={[
-          ['found', 'as it is'],
-          ['closed', 'reset'],
-          ['tripped', 'tripped'],
-        ]}
-        onChoose={(to) => onSet({ ...setting, limit: to === 'found' ? undefined : to })}
-      />
-      {thermostats.map(({ id, label }) => (
+      {pictureControls.map(({ key, label, positions }) => (
         <Switch
-          key={id}
+          key={key}
           label={label}
-          value={dials[id] ?? 'found'}
+          value={controls[key] ?? asFound}
           options={[
-            ['found', 'as found'],
-            ['high', 'high'],
-            ['low', 'low'],
+            [asFound, 'as it is'],
+            ...positions.map((each) => [each.id, each.label] as const),
           ]}
-          onChoose={(to) => onSet({ ...setting, dials: { ...dials, [id]: to } })}
+          onChoose={(to) => put(key, to)}
         />
       ))}
-      {thermostats.map(({ id, label }) => (
-        <label key={id} className="block text-small">
-          <span className="flex justify-between gap-2 font-medium whitespace-nowrap">
-            {thermostats.length > 1
-              ? `Water, ${label.replace(' dial', '').toLowerCase()}`
-              : 'Water'}
-            <output className="font-semibold text-heat">
-              {waterCelsius[id] === undefined
-                ? 'as it is'
-                : valueText(waterCelsius[id], 'temperature', system)}
-            </output>
-          </span>
-          <input
-            type="range"
-            className="h-11 w-full accent-heat"
-            min={coldCelsius}
-            max={hottestCelsius}
-            step={1}
-            value={waterCelsius[id] ?? coldCelsius}
-            aria-label={`Water at the ${label.replace(' dial', '').toLowerCase()} thermostat`}
-            aria-valuetext={
-              waterCelsius[id] === undefined
-                ? 'as it is'
-                : valueText(waterCelsius[id], 'temperature', system)
-            }
-            onChange={(event) =>
-              onSet({
-                ...setting,
-                waterCelsius: { ...waterCelsius, [id]: Number(event.target.value) },
-              })
-            }
-          />
-        </label>
-      ))}
+      {pictureSliders.map(({ key, label, name, quantity, range: [least, most] }) => {
+        const text =
+          known[key] === undefined ? 'as it is' : valueText(known[key], quantity, system);
+        return (
+          <label key={key} className="block text-small">
+            <span className="flex justify-between gap-2 font-medium whitespace-nowrap">
+              {label}
+              <output className="font-semibold text-heat">{text}</output>
+            </span>
+            <input
+              type="range"
+              className="h-11 w-full accent-heat"
+              min={least}
+              max={most}
+              step={1}
+              value={known[key] ?? least}
+              aria-label={name}
+              aria-valuetext={text}
+              onChange={(event) =>
+                onSet({ ...setting, known: { ...known, [key]: Number(event.target.value) } })
+              }
+            />
+          </label>
+        );
+      })}
     </div>
   );
 }

@@ -44,7 +44,11 @@ export function TerminalTable({
               <th scope="row" className="py-1 text-left font-semibold">
                 {name}
               </th>
-              <td>{valueText(Math.round(volt), 'voltage-ac', system)}</td>
+              <td>
+                {picture.quantity === 'voltage-ac'
+                  ? valueText(Math.round(volt), 'voltage-ac', system)
+                  : valueText(volt, picture.quantity, system)}
+              </td>
               <td>{liveWords[live]}</td>
               <td>
                 {wires

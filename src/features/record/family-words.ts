@@ -1,8 +1,9 @@
-import { placeOfUnlisted, type ApplianceFamily } from '@/core/appliances';
+import type { ApplianceFamily } from '@/core/appliances';
 import { callEntryId } from '@/core/job-diagnosis';
 import {
   currentEntry,
   judgeDeadProof,
+  quantityOf,
   type Entry,
   type JobFile,
   type Measured,
@@ -21,6 +22,11 @@ import {
 export class FamilyWords {
   constructor(private readonly family: ApplianceFamily) {}
 
+  /** What the picture says in words where nothing in it is live. */
+  get nothingLive(): string {
+    return this.family.deadPoints.length > 0 ? 'Nothing live beyond the breaker.' : '';
+  }
+
   suspect(repair: string): string {
     return this.family.repairs[repair]?.suspect ?? repair;
   }
@@ -30,8 +36,8 @@ export class FamilyWords {
   }
 
   fault(fault: string): string {
-    const { faultWords, conductorWords } = this.family;
-    const place = placeOfUnlisted(fault);
+    const { faults: faultWords, conductors: conductorWords } = this.family.words;
+    const place = this.family.placeOfUnlisted(fault);
     if (place !== undefined) {
       return `a fault without a name at ${conductorWords[place] ?? place.replaceAll('-', ' ')}`;
     }
@@ -42,11 +48,11 @@ export class FamilyWords {
   }
 
   wire(wire: string): string {
-    return this.family.conductorWords[wire] ?? wire;
+    return this.family.words.conductors[wire] ?? wire;
   }
 
   cover(cover: string): string {
-    return this.family.coverWords[cover] ?? cover;
+    return this.family.words.covers[cover] ?? cover;
   }
 
   check(check: string | undefined): string {
@@ -121,6 +127,10 @@ export class FamilyWords {
         return `${capital(this.cover(entry.target ?? ''))} off`;
       case 'close':
         return `${capital(this.cover(entry.target ?? ''))} on`;
+      case 'make-so':
+        return capital(this.cover(entry.fact ?? ''));
+      case 'end-so':
+        return `No more: ${this.cover(entry.fact ?? '')}`;
       case 'replace':
         return entry.repair ? `Done: ${this.order(entry.repair)}` : `Replaced ${entry.part ?? ''}`;
       case 'set-dial':
@@ -140,7 +150,11 @@ export class FamilyWords {
   result(entry: Entry, system: UnitSystem): string {
     switch (entry.kind) {
       case 'reading':
-        return entry.value ? valueWords(entry.value, system) : '';
+        return entry.value
+          ? valueWords(entry.value, system, quantityOf(entry, this.family.catalogue))
+          : Object.values(entry.values ?? {})
+              .map((each) => valueWords(each, system, quantityOf(entry, this.family.catalogue)))
+              .join(' and ');
       case 'observation':
         return this.outcome(entry.check, entry.value);
       case 'skip':

@@ -8,6 +8,7 @@ export interface PresentTechnician {
   readonly id: string;
   readonly name: string;
   readonly liveWork: boolean;
+  readonly gasWork: boolean;
   /** Their own meters, whoever's job it is. */
   readonly instruments: NonNullable<JobFile['instruments']>;
 }

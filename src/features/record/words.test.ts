@@ -13,11 +13,11 @@ const entry = (rest: object) => ({ ...stamp(), ...rest }) as Entry;
 describe('words of the trade', () => {
   it.each(families)('of $id never show an id', (family) => {
     const own = wordsOf(family);
-    for (const { id } of family.faultModes) {
+    for (const { id } of Object.keys(family.names.faults).map((each) => ({ id: each }))) {
       expect(own.fault(id)).not.toMatch(/[a-z]-[a-z]+\.|\.[a-z]|-[a-z]+-/);
     }
     for (const wire of Object.keys(family.names.conductors)) {
-      expect(family.conductorWords[wire], wire).toBeDefined();
+      expect(family.words.conductors[wire], wire).toBeDefined();
     }
     for (const terminal of Object.keys(family.drawing.terminals)) {
       expect(terminalName(terminal)).not.toMatch(/[.-]/);

@@ -47,16 +47,23 @@ export function measuredOf(
 }
 
 /** A stored value as it is shown: number and unit apart, for large numerals. */
-export function shownParts(value: Value, system: UnitSystem): { number: string; symbol: string } {
+export function shownParts(
+  value: Value,
+  system: UnitSystem,
+  quantity?: Quantity,
+): { number: string; symbol: string } {
   if (value.overRange) return { number: 'OL', symbol: '' };
+  // Volts are alternating or direct, pascals of water or of gas: only the check says which.
+  const own = quantity && numberOf(value, quantity);
+  if (own !== undefined) return showValue(own, quantity!, system);
   const measured = measuredOf(value);
   return measured
     ? showValue(measured.kept, measured.quantity, system)
     : { number: '', symbol: '' };
 }
 
-export function valueWords(value: Value, system: UnitSystem): string {
-  const { number, symbol } = shownParts(value, system);
+export function valueWords(value: Value, system: UnitSystem, quantity?: Quantity): string {
+  const { number, symbol } = shownParts(value, system, quantity);
   return `${number} ${symbol}`.trim();
 }
 
@@ -68,18 +75,13 @@ export const percent = (probability: number): string => {
 
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
-/** A plate in one line: 2 × 4500 W at 240 V. */
+/** A plate in one line, as its family says it. */
 export function plateWords({
   unit,
 }: {
   readonly unit: Pick<JobFile['unit'], 'family' | 'plate'>;
 }): string {
-  const { elements, rated } = unit.plate;
-  const watts = (familyOf(unit.family)?.elements ?? []).map(({ id }) => elements[id]?.watt);
-  const isSame = watts.every((each) => each === watts[0]);
-  const text =
-    watts.length > 1 && isSame ? `${watts.length} × ${watts[0]} W` : `${watts.join(' and ')} W`;
-  return `${text} at ${rated.volt} V`;
+  return familyOf(unit.family)?.plateLine(unit) ?? '';
 }
 
 export function clockTime(at: string | Date, timeZone: string | undefined): string {

@@ -5,24 +5,15 @@ import { useState } from 'react';
 import { familyOfJob } from '@/core/appliances';
 import { closingProblem, type BenchAnswer } from '@/core/job-diagnosis';
 import type { JobFile } from '@/core/job-file';
-import { heatUp } from '@/core/thermal/heating-time';
 import type { JobRecord } from '@/features/record/use-job-record';
 import { useDraft } from '@/features/record/use-draft';
 import { longDate } from '@/features/record/words';
 import { Tick } from '@/ui/marks';
 
-/** The proof that is still to come, with the times that this plate and tank need from cold. */
+/** The proof that is still to come, with the times that this plate needs. */
 function nextProof(job: JobFile): string {
   const family = familyOfJob(job);
-  const { volumeLitre, elementWatt } = family.plateOf(job);
-  const watts = family.elements.map(({ id }) => elementWatt[id]!);
-  const { changeoverMinutes, shutOffMinutes } = heatUp({ volumeLitre, watts }, 15, 50);
-  const hours = Math.round(shutOffMinutes / 15) / 4;
-  const changeover =
-    changeoverMinutes === undefined
-      ? ''
-      : `change over, about ${Math.round(changeoverMinutes / 5) * 5} min from cold, and `;
-  return `See it ${changeover}shut off, about ${hours} h from cold: leave a logger, or call back.`;
+  return family.nextProof(family.plateOf(job));
 }
 
 type Closed = 'closed-repaired' | 'closed-not-repaired' | 'waiting-for-part';
@@ -44,7 +35,7 @@ export function Closing({ record, answer }: { record: JobRecord; answer: BenchAn
   const close = (status: Closed) => {
     const given = reason.trim();
     const problem = closingProblem(
-      { state, proof },
+      { state, proof, stop: answer.answer.stop },
       { status, ...(given ? { reason: given } : {}) },
     );
     if (problem) return setProblem(problem);

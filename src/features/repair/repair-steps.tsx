@@ -15,14 +15,16 @@ import type { StageProps } from './stage-props';
 export function RepairSteps({ record, answer, repair }: StageProps & { repair: string }) {
   const { append } = record;
   const { state } = answer;
-  const details = useFamily().repairs[repair]!;
+  const { repairs, deadPoints } = useFamily();
+  const details = repairs[repair]!;
   const words = useWords();
   // Done is what has been done for this verdict: the same part may be needed again.
   const isDone = state.verdict === undefined && state.repairsDone.includes(repair);
   const stillLifted = state.lifted;
   // A wire that a reading left off goes back here too, whatever the repair itself needs.
   const hasWires = details.wires.length > 0 || stillLifted.length > 0;
-  const isUnproved = !state.provedDeadAt;
+  // Millivolt leads are lifted with nothing to prove.
+  const isUnproved = deadPoints.length > 0 && !state.provedDeadAt;
   const isBlocked = details.wires.length > 0 && isUnproved && !isDone;
   const [problem, setProblem] = useState<string>();
 

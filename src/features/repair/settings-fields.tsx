@@ -1,8 +1,16 @@
 'use client';
 
 import { useState } from 'react';
-import type { JobState } from '@/core/job-file';
-import { parseReading, showValue, valueText, type UnitSystem } from '@/core/quantities';
+import type { SettingField as SettingFieldOf } from '@/core/appliances';
+import type { JobState, Measured } from '@/core/job-file';
+import {
+  keyOfQuantity,
+  numberOf,
+  parseReading,
+  showValue,
+  valueText,
+  type UnitSystem,
+} from '@/core/quantities';
 import type { JobRecord } from '@/features/record/use-job-record';
 import { useFamily } from '@/features/record/family-context';
 import { useDraft } from '@/features/record/use-draft';
@@ -17,69 +25,83 @@ export function SettingsFields({
   state: JobState;
   system: UnitSystem;
 }) {
-  const { thermostats } = useFamily();
+  const { settings } = useFamily();
   return (
     <>
       <h3 className="mt-4 font-semibold">Settings, as found and as left</h3>
       <p className="text-small text-ink-2">
-        {thermostats.length > 1 ? 'Both equal, about' : 'About'}{' '}
-        {valueText(49, 'temperature', system)} to {valueText(52, 'temperature', system)}. Hotter
-        scalds sooner; stored cooler than {valueText(60, 'temperature', system)}, bacteria can grow.
+        {settings.length > 1 ? 'Both equal, about' : 'About'} {valueText(49, 'temperature', system)}{' '}
+        to {valueText(52, 'temperature', system)}. Hotter scalds sooner; stored cooler than{' '}
+        {valueText(60, 'temperature', system)}, bacteria can grow.
       </p>
-      {thermostats.map(({ setting: id, label }) => (
-        <div
-          key={id}
-          className="grid grid-cols-[1fr_1fr_1fr] items-end gap-2 border-b border-hair py-1.5"
-        >
-          <span className="self-center">{label}</span>
-          {(['found', 'left'] as const).map((as) => (
-            <SettingField
-              key={as}
-              record={record}
-              setting={id}
-              as={as}
-              label={label}
-              value={state.settings.get(id)?.[as]}
-              system={system}
-            />
-          ))}
-        </div>
+      {settings.map((field) => (
+        <SettingRow key={field.id} {...{ record, state, system, field }} />
       ))}
     </>
   );
 }
 
-function SettingField({
+function SettingRow({
   record,
-  setting,
+  state,
+  system,
+  field,
+}: {
+  record: JobRecord;
+  state: JobState;
+  system: UnitSystem;
+  field: SettingFieldOf;
+}) {
+  return (
+    <div className="grid grid-cols-[1fr_1fr_1fr] items-end gap-2 border-b border-hair py-1.5">
+      <span className="self-center">{field.label}</span>
+      {(['found', 'left'] as const).map((as) => (
+        <SettingInput
+          key={as}
+          record={record}
+          field={field}
+          as={as}
+          value={state.settings.get(field.id)?.[as]}
+          system={system}
+        />
+      ))}
+    </div>
+  );
+}
+
+function SettingInput({
+  record,
+  field: { id: setting, label, quantity, range, usual },
   as,
-  label,
   value,
   system,
 }: {
   record: JobRecord;
-  setting: string;
+  field: SettingFieldOf;
   as: 'found' | 'left';
-  label: string;
-  value: unknown;
+  value: Measured | string | boolean | undefined;
   system: UnitSystem;
 }) {
   const [text, setText] = useDraft(`${record.job.job.id} ${setting} ${as}`);
   const [problem, setProblem] = useState<string>();
-  const stored = (value as { celsius?: number } | undefined)?.celsius;
+  const stored = typeof value === 'object' ? numberOf(value, quantity) : undefined;
   const keep = () => {
     if (text.trim() === '') return;
-    const parsed = parseReading(text, { quantity: 'temperature', system });
+    const parsed = parseReading(text, { quantity, system });
     if (parsed.kind !== 'value') {
-      setProblem(parsed.kind === 'problem' ? parsed.message : 'Type one temperature.');
+      setProblem(parsed.kind === 'problem' ? parsed.message : 'Type one number.');
       return;
     }
-    if (parsed.value < 10 || parsed.value > 95) {
-      setProblem('A dial stands between 10 and 95 °C.');
+    const [least, most] = range;
+    if (parsed.value < least || parsed.value > most) {
+      setProblem(
+        `It stands between ${valueText(least, quantity, 'metric')} and ${valueText(most, quantity, 'metric')}.`,
+      );
       return;
     }
     setProblem(undefined);
-    void record.append({ kind: 'setting', setting, as, value: { celsius: parsed.value } });
+    const kept = { [keyOfQuantity(quantity)]: parsed.value };
+    void record.append({ kind: 'setting', setting, as, value: kept });
     setText('');
   };
   return (
@@ -92,8 +114,8 @@ function SettingField({
         aria-invalid={problem !== undefined}
         placeholder={
           stored === undefined
-            ? showValue(50, 'temperature', system).symbol
-            : valueText(stored, 'temperature', system)
+            ? showValue(usual, quantity, system).symbol
+            : valueText(stored, quantity, system)
         }
         value={text}
         onChange={(event) => {

@@ -18,7 +18,7 @@ export function ReportPicture({
   const found = repair === undefined ? undefined : family.repairs[repair];
   if (!found?.drawnPart) return null;
   const { verdict } = open.state;
-  const picture = pictureOf(open, { power: 'off', good: true, lifted: [] });
+  const picture = pictureOf(open, { controls: { power: 'off' }, good: true, apart: [] });
   return (
     <figure className="w-[190px] shrink-0 self-start sm:w-[230px] print:w-[190px]">
       <WiringPicture

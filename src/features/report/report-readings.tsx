@@ -102,7 +102,9 @@ function ReadingRow({ job, line, system }: { job: JobFile; line: ReportLine; sys
   const words = wordsOf(familyOfJob(job));
   const taken = takenWords(entry, job);
   const shown =
-    entry.kind === 'reading' && entry.value ? shownParts(entry.value, system) : undefined;
+    entry.kind === 'reading' && entry.value
+      ? shownParts(entry.value, system, quantityOf(entry, familyOfJob(job).catalogue))
+      : undefined;
   const good = goodText(job, entry, judged?.good, system);
   return (
     <tr className="border-b border-hair align-middle [&>td]:py-1 print:[&>td]:py-px">

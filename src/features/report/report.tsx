@@ -4,8 +4,9 @@ import { inOrder, lastVerdict, type JobFile, type JobState } from '@/core/job-fi
 import { valueText, type UnitSystem } from '@/core/quantities';
 import type { Organisation } from '@/database/technicians';
 import { wordsOf, type FamilyWords } from '@/features/record/family-words';
+import { StopNote } from '@/features/record/stop-note';
 import { capital, clockTime, complaintWords, longDate, plateWords } from '@/features/record/words';
-import { ElectricitySign, HotSign, NoResetSign } from '@/ui/signs';
+import { ElectricitySign, HotSign, NoResetSign, WarningSign } from '@/ui/signs';
 import { ReportReadings } from './report-readings';
 import { ReportVerdict } from './report-verdict';
 import { ScaldStrip } from './scald-strip';
@@ -45,12 +46,18 @@ export function Report({
         </div>
       </header>
       <Heading job={job} />
+      {open.answer.stop && (
+        <StopNote
+          stop={open.answer.stop}
+          until="It stays so until it is found, put right, and checked again."
+        />
+      )}
       <ReportVerdict job={job} open={open} system={system} />
       <ReportReadings job={job} open={open} system={system} />
       <Work job={job} state={state} />
       <SettingsBlock job={job} state={state} system={system} />
       <div className="mt-4 grid gap-6 sm:grid-cols-2 print:grid-cols-2">
-        <Cautions state={state} />
+        <Cautions job={job} state={state} />
         <NextSteps job={job} state={state} />
       </div>
       <footer className="mt-5 print:mt-2 border-t border-rule pt-2 text-small text-ink-2">
@@ -149,10 +156,10 @@ function SettingsBlock({
     const value = state.settings.get(setting)?.[as];
     return typeof value === 'object' ? value.celsius : undefined;
   };
-  const dials = familyOfJob(job).thermostats.map(({ setting, label }) => ({
+  const dials = familyOfJob(job).settings.map(({ id, label }) => ({
     label,
-    found: celsius(setting, 'found'),
-    left: celsius(setting, 'left'),
+    found: celsius(id, 'found'),
+    left: celsius(id, 'left'),
   }));
   if (dials.every((each) => each.found === undefined && each.left === undefined)) return null;
   const show = (value: number) => valueText(value, 'temperature', system);
@@ -184,7 +191,14 @@ function SettingsBlock({
   );
 }
 
-function Cautions({ state }: { state: JobState }) {
+const cautionSigns = {
+  'no-reset': NoResetSign,
+  electricity: ElectricitySign,
+  warning: WarningSign,
+} as const;
+
+function Cautions({ job, state }: { job: JobFile; state: JobState }) {
+  const { ownerCautions } = familyOfJob(job).words;
   return (
     <section aria-labelledby="report-cautions" className="break-inside-avoid">
       <h2 id="report-cautions" className="text-lead font-semibold">
@@ -198,21 +212,18 @@ function Cautions({ state }: { state: JobState }) {
             a child or an old person bathes.
           </span>
         </li>
-        <li className="flex items-center gap-3">
-          <NoResetSign />
-          <span>
-            <strong className="font-semibold">Do not press reset again and again.</strong> If it
-            trips, call: something else has failed.
-          </span>
-        </li>
-        <li className="flex items-center gap-3">
-          <ElectricitySign />
-          <span>
-            <strong className="font-semibold">Live parts behind the covers.</strong> Breaker off and
-            proved dead before they come off.
-            {state.lifted.length > 0 && ' Wires are lifted: leave the breaker off.'}
-          </span>
-        </li>
+        {ownerCautions.map(({ sign, lead, rest, whileLifted }) => {
+          const Sign = cautionSigns[sign];
+          return (
+            <li key={lead} className="flex items-center gap-3">
+              <Sign />
+              <span>
+                <strong className="font-semibold">{lead}</strong> {rest}
+                {state.lifted.length > 0 && whileLifted !== undefined && ` ${whileLifted}`}
+              </span>
+            </li>
+          );
+        })}
       </ul>
     </section>
   );

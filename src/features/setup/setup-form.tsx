@@ -21,6 +21,7 @@ export function SetupForm() {
           licence: text('licence'),
           unitSystem: text('unitSystem'),
           liveWork: form.get('liveWork') === 'on',
+          gasWork: form.get('gasWork') === 'on',
           timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
         }),
       });
@@ -67,6 +68,10 @@ export function SetupForm() {
         <label className="flex min-h-11 items-center gap-3 font-medium">
           <input type="checkbox" name="liveWork" className="size-5 accent-(--act)" />
           May work on live parts, by local codes and licence
+        </label>
+        <label className="flex min-h-11 items-center gap-3 font-medium">
+          <input type="checkbox" name="gasWork" className="size-5 accent-(--act)" />
+          May work on gas, by local codes and licence
         </label>
         {problem && (
           <p role="alert" className="border-l-4 border-rule pl-3 font-medium">

@@ -9,9 +9,30 @@ export const demoFirm = {
 } as const;
 
 export const demoTechnicians = [
-  { key: 'ines', name: 'Ines Aldous', licence: 'PF-4471', liveWork: true, leadOhm: 0.2 },
-  { key: 'teo', name: 'Teo Marrable', licence: 'PF-4502', liveWork: true, leadOhm: 0.3 },
-  { key: 'wren', name: 'Wren Oduya', licence: 'apprentice', liveWork: false, leadOhm: 0.2 },
+  {
+    key: 'ines',
+    name: 'Ines Aldous',
+    licence: 'PF-4471',
+    liveWork: true,
+    gasWork: true,
+    leadOhm: 0.2,
+  },
+  {
+    key: 'teo',
+    name: 'Teo Marrable',
+    licence: 'PF-4502',
+    liveWork: true,
+    gasWork: true,
+    leadOhm: 0.3,
+  },
+  {
+    key: 'wren',
+    name: 'Wren Oduya',
+    licence: 'apprentice',
+    liveWork: false,
+    gasWork: false,
+    leadOhm: 0.2,
+  },
 ] as const;
 
 export type DemoTechnician = (typeof demoTechnicians)[number]['key'];
@@ -42,12 +63,26 @@ const site = (customer: string, address: string) => ({
   family: 'electric-storage-two-element',
   customer,
   address: `${address}, Pennick Falls`,
-  supply: { system: 'split-phase', nominalVolt: 240 } as const,
+  services: { supply: { system: 'split-phase', nominal: { volt: 240 } } },
 });
 
 const smallPlate = (volt: number, watt: number, litre: number) => ({
   rated: { volt },
   elements: { only: { watt } },
+  volume: { litre },
+});
+
+const gasSite = (customer: string, address: string) => ({
+  family: 'gas-storage-pilot',
+  customer,
+  address: `${address}, Pennick Falls`,
+  services: { gas: { kind: 'natural-gas' as const } },
+});
+
+const gasPlate = (valve: 'thermocouple' | 'thermopile', watt: number, litre: number) => ({
+  fuel: 'natural-gas',
+  valve,
+  input: { watt, basis: 'gross' as const },
   volume: { litre },
 });
 
@@ -162,10 +197,40 @@ export const demoJobs: readonly DemoJob[] = [
       serial: 'TN-30911',
       installed: '2019-05',
       plate: smallPlate(120, 1500, 10),
-      supply: { system: 'single-phase', nominalVolt: 120 },
+      services: { supply: { system: 'single-phase', nominal: { volt: 120 } } },
     },
     fault: 'thermostat.never-closes',
     seed: 12,
     until: { stage: 'diagnose', checks: 2 },
+  },
+  {
+    technician: 'ines',
+    hoursAgo: 3,
+    unit: {
+      ...gasSite('Lintel House Flats', '3 Saddlers Yard'),
+      make: 'Harrow',
+      model: 'G50E',
+      serial: 'HW-77120',
+      installed: '2021-10',
+      plate: gasPlate('thermopile', 11_700, 189),
+    },
+    fault: 'joint.loose',
+    seed: 21,
+    until: { stage: 'diagnose', checks: 5 },
+  },
+  {
+    technician: 'teo',
+    hoursAgo: 29,
+    unit: {
+      ...gasSite('Odile Marchbanks', '17 Cooper Row'),
+      make: 'Harrow',
+      model: 'G40',
+      serial: 'HW-40883',
+      installed: '2018-02',
+      plate: gasPlate('thermocouple', 11_700, 151),
+    },
+    fault: 'thermocouple.worn',
+    seed: 7,
+    until: { stage: 'closed' },
   },
 ];

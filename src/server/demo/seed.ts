@@ -1,6 +1,7 @@
+import { sql } from 'drizzle-orm';
 import { v7 as newId } from 'uuid';
 import { familyOfJob } from '../../core/appliances';
-import { diagnoseJob, engineVersion } from '../../core/job-diagnosis';
+import { engineVersion } from '../../core/job-diagnosis';
 import { foldEntries, type Entry, type JobFile } from '../../core/job-file';
 import { doCheck, entriesOfStep, practiseJob, proveDead, type Clock } from '../../core/practice';
 import {
@@ -23,9 +24,11 @@ import { wordsOf } from './words';
 export async function seedDemoData(database: Database, now: Date): Promise<void> {
   const organisationId = newId();
   await asFirm(database, organisationId, async (transaction) => {
+    // Whole jobs are worked out between two statements: on a slow machine longer than a request may be idle.
+    await transaction.execute(sql`set local idle_in_transaction_session_timeout = 0`);
     await insertOrganisation(transaction, { id: organisationId, ...demoFirm });
     const technicianIds = new Map<string, string>();
-    for (const { key, name, licence, liveWork, leadOhm } of demoTechnicians) {
+    for (const { key, name, licence, liveWork, gasWork, leadOhm } of demoTechnicians) {
       const id = newId();
       technicianIds.set(key, id);
       await insertTechnician(transaction, {
@@ -34,6 +37,7 @@ export async function seedDemoData(database: Database, now: Date): Promise<void>
         name,
         licence,
         liveWork,
+        gasWork,
         instruments: [
           { id: 'meter', kind: 'multimeter', leads: { ohm: leadOhm } },
           { id: 'clamp', kind: 'clamp' },
@@ -154,30 +158,35 @@ function practisedEntries(
 
   const prove = () => proveDead(family, unit, foldEntries(job.entries, family.catalogue));
   add({ ...stamp(1), kind: 'status', status: 'repairing' });
-  if (foldEntries(job.entries, family.catalogue).provedDeadAt === undefined) {
+  const isMains = family.deadPoints.length > 0;
+  if (isMains && foldEntries(job.entries, family.catalogue).provedDeadAt === undefined) {
     add(...entriesOfStep({ kind: 'power-off-and-prove' }, clock, prove));
   }
-  const asFound = unit.dialCelsius();
+  const asFound = unit.settings();
   for (const lifted of wires) {
     add(...entriesOfStep({ kind: 'lift-wire', lifted }, clock, prove));
   }
   if (part) add({ ...stamp(25), kind: 'part', part, action: 'fitted', repair });
-  for (const lifted of diagnoseJob(job).state.lifted) {
-    add(...entriesOfStep({ kind: 'refit-wire', lifted }, clock, prove));
-  }
+  const putBack = () => {
+    for (const lifted of foldEntries(job.entries, family.catalogue).lifted) {
+      add(...entriesOfStep({ kind: 'refit-wire', lifted }, clock, prove));
+    }
+  };
+  putBack();
   add({ ...stamp(20), kind: 'action', action: 'replace', repair });
   unit.repair([repair]);
   for (const check of family.proofChecksFor(repair).slice(0, 1)) {
     job = doCheck(family, job, unit, check, clock);
   }
-  for (const { id, setting } of family.thermostats) {
+  putBack();
+  for (const { id: setting, usual } of family.settings) {
     add(
       {
         ...stamp(1),
         kind: 'setting',
         setting,
         as: 'found',
-        value: { celsius: Math.round(asFound[id] ?? 50) },
+        value: { celsius: Math.round(asFound[setting] ?? usual) },
       },
       { ...stamp(0), kind: 'setting', setting, as: 'left', value: { celsius: 50 } },
     );

@@ -9,6 +9,8 @@ const complaints: Readonly<Record<string, readonly string[]>> = {
   slow: ['It takes half a day to come back.', 'Slow to heat up again.'],
   'too-hot': ['Far too hot: it steams at the tap.'],
   noise: ['It rumbles and pops.'],
+  swings: ['It swings between hot and cold.'],
+  code: ['A light on it blinks.'],
   leak: ['There is a damp patch at the heater.'],
   'trips-breaker': ['It throws the breaker.'],
   'trips-rcd': ['It throws the earth-leakage switch.'],

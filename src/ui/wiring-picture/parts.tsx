@@ -81,39 +81,37 @@ export function PartBox({
 
 /** The poles of the breaker: live from the left, whatever the rest of the unit does. */
 export function Breaker({ plan, picture }: { plan: Plan; picture: PictureState }) {
-  return plan.branches
-    .filter((each) => each.openedBy === 'breaker')
-    .map(({ id, to }) => {
-      const { x, y } = plan.drawing.terminals[to]!;
-      const isOpen = picture.open.includes(id);
-      const isLive = picture.terminals[to]?.live === 'live';
-      // A neutral pole is not live: nothing is drawn hot that a hand could mistake.
-      const feed = picture.liveFeeds.includes(id) ? 'var(--heat)' : 'var(--ink)';
-      return (
-        <g key={id} fill="none">
-          <path d={`M20 ${y}H50`} stroke={feed} strokeWidth={feed === 'var(--heat)' ? 6 : 2.2} />
-          <circle cx="50" cy={y} r="5" fill={feed} />
-          <path
-            d={isOpen ? `M50 ${y}L74 ${y - 18}` : `M50 ${y}H78`}
-            stroke="var(--ink)"
-            strokeWidth="3.6"
-          />
-          <circle
-            cx="78"
-            cy={y}
-            r="4"
-            fill={isOpen ? 'var(--sheet)' : 'var(--ink)'}
-            stroke="var(--ink)"
-            strokeWidth="1.5"
-          />
-          <path
-            d={`M82 ${y}H${x}`}
-            stroke={isLive ? 'var(--heat)' : 'var(--ink)'}
-            strokeWidth={isLive ? 5 : 2.2}
-          />
-        </g>
-      );
-    });
+  return plan.drawing.breakers.map(({ branch: id, to }) => {
+    const { x, y } = plan.drawing.terminals[to]!;
+    const isOpen = picture.open.includes(id);
+    const isLive = picture.terminals[to]?.live === 'live';
+    // A neutral pole is not live: nothing is drawn hot that a hand could mistake.
+    const feed = picture.liveFeeds.includes(id) ? 'var(--heat)' : 'var(--ink)';
+    return (
+      <g key={id} fill="none">
+        <path d={`M20 ${y}H50`} stroke={feed} strokeWidth={feed === 'var(--heat)' ? 6 : 2.2} />
+        <circle cx="50" cy={y} r="5" fill={feed} />
+        <path
+          d={isOpen ? `M50 ${y}L74 ${y - 18}` : `M50 ${y}H78`}
+          stroke="var(--ink)"
+          strokeWidth="3.6"
+        />
+        <circle
+          cx="78"
+          cy={y}
+          r="4"
+          fill={isOpen ? 'var(--sheet)' : 'var(--ink)'}
+          stroke="var(--ink)"
+          strokeWidth="1.5"
+        />
+        <path
+          d={`M82 ${y}H${x}`}
+          stroke={isLive ? 'var(--heat)' : 'var(--ink)'}
+          strokeWidth={isLive ? 5 : 2.2}
+        />
+      </g>
+    );
+  });
 }
 
 /** A switch contact; or a plain strap in its place. */

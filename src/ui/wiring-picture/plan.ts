@@ -2,7 +2,7 @@ import type { ApplianceFamily, Point } from '../../core/appliances';
 import type { LiftedEnd } from '../../core/job-file';
 
 /** Where things are on the drawing of a family. */
-export type Plan = Pick<ApplianceFamily, 'drawing' | 'names' | 'branches' | 'elements'>;
+export type Plan = Pick<ApplianceFamily, 'drawing' | 'names'>;
 
 export const endsOf = ({ names }: Plan, wire: string): readonly [string, string] =>
   names.conductors[wire]!;
@@ -77,17 +77,16 @@ function longestStretch(plan: Plan, wire: string): Point {
 
 /** Where a branch of the circuit is seen: to mark what a suspect would have broken. */
 export function placeOf(plan: Plan, branch: string): Point | undefined {
-  const { drawing, branches } = plan;
+  const { drawing } = plan;
   if (branch in plan.names.conductors) return longestStretch(plan, branch);
   const contact = drawing.contacts.find((each) => each.branch === branch);
   const { terminals } = drawing;
   if (contact) {
     return { ...between(terminals[contact.from]!, terminals[contact.to]!) };
   }
-  const found = branches.find((each) => each.id === branch);
-  if (!found) return undefined;
-  if (found.openedBy === 'breaker') {
-    const { x, y } = terminals[found.to]!;
+  const pole = drawing.breakers.find((each) => each.branch === branch);
+  if (pole) {
+    const { x, y } = terminals[pole.to]!;
     return { x: x - 48, y };
   }
   const part = branch.split('.')[0]!;

@@ -20,6 +20,7 @@ export async function POST(request: Request): Promise<Response> {
       unitSystem: sent.unitSystem === 'metric' ? 'metric' : 'us',
       timeZone: text('timeZone') || 'UTC',
       liveWork: sent.liveWork === true,
+      gasWork: sent.gasWork === true,
     });
   });
 }

@@ -42,6 +42,10 @@ export const drawing: Drawing = {
       alsoOpen: 'cutout-pole-2',
     },
   ],
+  breakers: [
+    { branch: 'breaker-1', to: 'feed.1' },
+    { branch: 'breaker-2', to: 'feed.2' },
+  ],
   boxes: [
     { part: 'breaker', label: 'breaker', x: 34, y: 104, width: 52, height: 152, labelAt: 'under' },
     { part: 'thermostat', label: 'thermostat and cutout', x: 232, y: 92, width: 156, height: 196 },

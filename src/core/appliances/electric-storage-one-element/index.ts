@@ -1,4 +1,4 @@
-import { electricalFamily, readNames, type FamilyParameters } from '../electrical';
+import { electricalFamily, ownerCautions, readNames, type FamilyParameters } from '../electrical';
 import { checks } from './checks';
 import { drawing } from './drawing';
 import { faultModes } from './faults';
@@ -47,9 +47,13 @@ export const electricStorageOneElement = electricalFamily({
   askedComplaints,
   answers,
   repairs,
-  faultWords,
-  conductorWords,
-  coverWords,
+  words: {
+    faults: faultWords,
+    conductors: conductorWords,
+    covers: coverWords,
+    lookCloser: 'Look for a joint that gets hot, or two faults.',
+    ownerCautions,
+  },
   drawing,
   deadPoints: [
     { between: ['supply.1', 'supply.2'], label: 'Across, block L to N' },

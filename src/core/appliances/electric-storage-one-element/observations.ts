@@ -14,7 +14,7 @@ import {
   warmTest,
 } from '../electrical/looks';
 import { celsius, coldSpread, outcomes } from '../electrical/model';
-import { stateKey } from '../electrical/state';
+import { electricStateKey } from '../electrical/state';
 
 /** What a look, a press, a wait or a tap shows under a hypothesis. Tables are common practice. */
 export const observations: Readonly<Record<string, Observation>> = {
@@ -30,7 +30,7 @@ export const observations: Readonly<Record<string, Observation>> = {
     ),
   ),
   'lamp-look': {
-    keyOf: stateKey,
+    keyOf: electricStateKey,
     predict(hypothesis, state, unit) {
       const solved = unit.solve(hypothesis, state);
       // A milliampere lights it; the hair of current through a leak makes it glimmer at most.

@@ -85,6 +85,10 @@ export const drawing: Drawing = {
   hops: [{ conductor: 'w-upper-a', x: 388, y: 200 }],
   joints: [{ x: 388, y: 116 }],
   contacts,
+  breakers: [
+    { branch: 'breaker-1', to: 'feed.1' },
+    { branch: 'breaker-2', to: 'feed.2' },
+  ],
   boxes,
   tank: { x: 470, y: 14, width: 138, height: 356 },
   elements: [

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { arrived, emptyJob, plate4500 } from '../../../../tests/plates';
 import type { QuantityPrediction } from '../../diagnosis';
-import { elementOhm, type Plate, type ReadingState } from '../electrical';
+import { elementOhm, type Plate, type UnitState } from '../electrical';
 import { electricStorageTwoElement as family } from '.';
 
 const model = family.model(plate4500);
@@ -19,7 +19,7 @@ const alone = (fault: string) =>
   model.hypotheses.flatMap((each, index) =>
     each.faults.join() === fault ? [{ ...each, index }] : [],
   );
-const seen = (check: string, index: number, state: ReadingState) => {
+const seen = (check: string, index: number, state: UnitState) => {
   const prediction = model.predictor(family.observableOfCheck(check, state))(index);
   return prediction.kind === 'quantity' ? prediction.value : Number.NaN;
 };
@@ -74,10 +74,10 @@ describe('what a fault shows', () => {
 
   it('with one wire lifted an element is not isolated for a reading to the tank', () => {
     const { index } = alone('lower-element.earthed')[0]!;
-    const one: ReadingState = {
+    const one: UnitState = {
       ...arrived,
-      power: 'off',
-      lifted: [{ wire: 'w-upper-a', end: 'upper-element.a' }],
+      controls: { ...arrived.controls, power: 'off' },
+      apart: [{ wire: 'w-upper-a', end: 'upper-element.a' }],
     };
     expect(seen('upper-element-a-to-tank-ohms', index, one)).toBeLessThan(100);
     expect(predict('upper-element-a-to-tank-ohms', 'lower-element.earthed').value).toBeGreaterThan(

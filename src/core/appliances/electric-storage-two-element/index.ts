@@ -1,4 +1,4 @@
-import { electricalFamily, readNames, type FamilyParameters } from '../electrical';
+import { electricalFamily, ownerCautions, readNames, type FamilyParameters } from '../electrical';
 import { checks } from './checks';
 import { drawing } from './drawing';
 import { faultModes } from './faults';
@@ -72,9 +72,13 @@ export const electricStorageTwoElement = electricalFamily({
   askedComplaints,
   answers,
   repairs,
-  faultWords,
-  conductorWords,
-  coverWords,
+  words: {
+    faults: faultWords,
+    conductors: conductorWords,
+    covers: coverWords,
+    lookCloser: 'Look for a joint that gets hot, or two faults.',
+    ownerCautions,
+  },
   drawing,
   deadPoints: [
     { between: ['limit.1', 'limit.3'], label: 'Across, limit 1 to 3' },

@@ -2,7 +2,7 @@ import { mostFacts, type AccessFact, type AccessNeed } from '../../diagnosis/mod
 import type { LiftedEnd } from '../../job-file/generated/job-types';
 import type { JobState } from '../../job-file/state';
 import type { ElectricalDeclaration } from './declaration';
-import type { FamilyParameters } from './parameters';
+import type { FamilyParameters } from '../kit/parameters';
 
 /** Facts of access as bits: proved dead, each cover, each wire end. */
 export interface AccessPlan {
@@ -66,8 +66,8 @@ export function accessPlan(
     needOf: (check) => needs.get(check)!,
     now(state) {
       let bits = state.provedDeadAt === undefined ? 0 : provedDead;
-      for (const cover of state.coversOpen)
-        if (covers.includes(cover)) bits |= bit(`cover ${cover}`);
+      for (const cover of covers)
+        if (Object.hasOwn(state.facts, cover)) bits |= bit(`cover ${cover}`);
       for (const { wire, end } of state.lifted) {
         if (ends.has(`${wire} ${end}`)) bits |= bit(`lifted ${wire} ${end}`);
       }

@@ -1,15 +1,8 @@
 import type { JobState } from '../../job-file/state';
-import type { LiftedEnd } from '../../job-file/generated/job-types';
+import type { AccessStep } from '../kit/access-step';
+import { sameEnd } from '../kit/unit-state';
 import type { ElectricalDeclaration } from './declaration';
-import type { FamilyParameters } from './parameters';
-
-/** What has to be done before a check, in order, from where the unit stands. */
-export type AccessStep =
-  | { readonly kind: 'power-off-and-prove' }
-  | { readonly kind: 'power-on' }
-  | { readonly kind: 'open-cover'; readonly cover: string }
-  | { readonly kind: 'lift-wire'; readonly lifted: LiftedEnd }
-  | { readonly kind: 'refit-wire'; readonly lifted: LiftedEnd };
+import type { FamilyParameters } from '../kit/parameters';
 
 /**
  * The steps that a check still needs. Covers come off and wires are moved with the power off and proved dead, and only then
@@ -26,7 +19,7 @@ export function accessSteps(
   const needed = implied.lifted ?? [];
   const byHand: AccessStep[] = [
     ...covers
-      .filter((cover) => !state.coversOpen.includes(cover))
+      .filter((cover) => !Object.hasOwn(state.facts, cover))
       .map((cover) => ({ kind: 'open-cover' as const, cover })),
     ...needed
       .filter((each) => !state.lifted.some((other) => sameEnd(each, other)))
@@ -48,9 +41,6 @@ export function accessSteps(
   ];
 }
 
-export const sameEnd = (one: LiftedEnd, other: LiftedEnd) =>
-  one.wire === other.wire && one.end === other.end;
-
 function stepMinutes({ accessMinutes }: FamilyParameters, step: AccessStep): number {
   switch (step.kind) {
     case 'power-off-and-prove':
@@ -62,6 +52,8 @@ function stepMinutes({ accessMinutes }: FamilyParameters, step: AccessStep): num
     case 'lift-wire':
     case 'refit-wire':
       return accessMinutes.liftOrRefitWire;
+    default:
+      return 0;
   }
 }
 

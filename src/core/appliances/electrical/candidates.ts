@@ -4,10 +4,11 @@ import type { AccessPlan } from './access-facts';
 import { accessMinutesOf } from './access-steps';
 import { powerOnDangers } from './danger-names';
 import type { ElectricalDeclaration } from './declaration';
-import { isAllowed, type TechnicianLimits } from './limits';
+import { isAllowed, type TechnicianLimits } from '../kit/limits';
 import { observableOfCheck, type ElectricalObservable } from './observable';
-import type { FamilyParameters } from './parameters';
-import { impliedState, type ReadingState } from './state';
+import type { FamilyParameters } from '../kit/parameters';
+import { withDone, type UnitState } from '../kit/unit-state';
+import { breakerCycled, impliedState, resetPressed } from './state';
 
 /** World flags that a check sets for what follows. */
 const limitResetFlag = 1;
@@ -19,7 +20,7 @@ export function planStart(
   parameters: FamilyParameters,
   access: AccessPlan,
   state: JobState,
-  present: ReadingState,
+  present: UnitState,
   limits: TechnicianLimits,
 ): PlanStart<ElectricalObservable> {
   const { names, thermostats } = declaration;
@@ -45,11 +46,15 @@ export function planStart(
             observableOfCheck(
               declaration,
               checkId,
-              impliedState(check, thermostats, {
-                ...present,
-                limitReset: present.limitReset || (world & limitResetFlag) !== 0,
-                breakerCycled: present.breakerCycled || (world & breakerCycledFlag) !== 0,
-              }),
+              impliedState(
+                check,
+                thermostats,
+                withDone(
+                  present,
+                  ...((world & limitResetFlag) !== 0 ? [resetPressed] : []),
+                  ...((world & breakerCycledFlag) !== 0 ? [breakerCycled] : []),
+                ),
+              ),
             ),
         },
       ];

@@ -1,10 +1,11 @@
+import type { DeadPoint, FamilyWords } from '../appliance-family';
 import type { CheckWords, Drawing, Question, Repair } from '../family';
 import type { Topology } from './circuit-of';
 import type { FaultMode } from './faults';
 import type { UnitHypothesis } from './unit-hypothesis';
-import type { FamilyNames } from './names';
+import type { FamilyNames } from '../kit/names';
 import type { Observation } from './observation';
-import type { FamilyParameters } from './parameters';
+import type { FamilyParameters } from '../kit/parameters';
 import type { Plate } from './plate';
 import type { Situation, Trial } from './situation';
 import type { Thermostat } from './state';
@@ -35,10 +36,7 @@ export interface ElectricalDeclaration extends Topology {
     Record<string, (hypothesis: UnitHypothesis, plate: Plate) => Readonly<Record<string, number>>>
   >;
   readonly repairs: Readonly<Record<string, Repair>>;
-  readonly faultWords: Readonly<Record<string, string>>;
-  /** Conductors and covers as they are spoken of. */
-  readonly conductorWords: Readonly<Record<string, string>>;
-  readonly coverWords: Readonly<Record<string, string>>;
+  readonly words: FamilyWords;
   readonly drawing: Drawing;
   /** Where volts are tried before it counts as dead: across, and each leg to earth or tank. */
   readonly deadPoints: readonly DeadPoint[];
@@ -46,11 +44,6 @@ export interface ElectricalDeclaration extends Topology {
   readonly dialsLook?: (celsius: readonly number[]) => string;
   /** Checks in the order that practice takes them. */
   readonly usualOrder: readonly string[];
-}
-
-export interface DeadPoint {
-  readonly between: readonly [string, string];
-  readonly label: string;
 }
 
 export interface ElementPart {

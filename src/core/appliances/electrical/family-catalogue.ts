@@ -1,5 +1,9 @@
 import type { FamilyCatalogue } from '../../job-file/catalogue';
+import { effectsOf } from '../kit/effects';
+import { plateKeys } from '../kit/plate-field';
 import type { ElectricalDeclaration } from './declaration';
+import { plateFields } from './plate-fields';
+import { breakerCycled, resetPressed } from './state';
 import { unlistedNames } from './unlisted';
 
 /** What the record needs to know of a family, from what it declares. */
@@ -8,19 +12,41 @@ export function catalogueOf({
   checks,
   thermostats,
   questions,
-  coverWords,
+  words,
   deadPoints,
   branches,
+  elements,
+  supplies,
 }: ElectricalDeclaration): FamilyCatalogue {
+  const dials = new Map(thermostats.map(({ id, stateKey }) => [id, stateKey]));
+  const effects = {
+    dials,
+    checks: Object.fromEntries(
+      Object.entries(names.checks).map(([id, { changes }]) => [
+        id,
+        [
+          ...(changes?.limit ? [{ done: resetPressed }] : []),
+          ...(changes?.breaker ? [{ done: breakerCycled }] : []),
+        ],
+      ]),
+    ),
+  };
   return {
     family: names.family,
     terminals: new Set(names.terminals),
     conductors: names.conductors,
     repairs: new Set(names.repairs),
     faults: new Set([...Object.keys(names.faults), ...unlistedNames({ branches })]),
-    covers: new Set(Object.keys(coverWords)),
-    settings: new Map(thermostats.map(({ id, setting }) => [setting, { dial: id }])),
-    dials: new Map(thermostats.map(({ id, stateKey }) => [id, stateKey])),
+    covers: new Set(Object.keys(words.covers)),
+    settings: new Map(
+      thermostats.map(({ setting }) => [setting, { quantity: 'temperature' as const }]),
+    ),
+    points: new Map(),
+    readable: { between: ['resistance', 'voltage-ac'], around: ['current-ac'] },
+    controls: new Map(),
+    facts: new Map(),
+    dials,
+    plate: plateKeys(plateFields({ elements, supplies })),
     answers: new Map(Object.entries(questions).map(([id, { values }]) => [id, values])),
     deadPoints: deadPoints.map((each) => each.between),
     check(id) {
@@ -33,9 +59,10 @@ export function catalogueOf({
           power: check.state?.power,
           lifted: check.state?.lifted,
           isLive: checks[id]!.caution === 'live',
-          changes: check.changes,
+          cyclesPower: check.changes?.breaker !== undefined,
         }
       );
     },
+    effectsOf: (entry) => effectsOf(effects, entry),
   };
 }

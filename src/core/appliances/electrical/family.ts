@@ -1,66 +1,46 @@
-import type { FamilyCatalogue } from '../../job-file/catalogue';
-import type { JobState } from '../../job-file/state';
-import type { JobFile, ProbePoint } from '../../job-file/generated/job-types';
-import type { PlanStart } from '../../diagnosis/model';
 import { accessPlan } from './access-facts';
-import { accessMinutesOf, accessSteps, type AccessStep } from './access-steps';
+import { accessMinutesOf, accessSteps } from './access-steps';
 import { errorRateOf, ownMinutes, planStart } from './candidates';
 import { catalogueOf } from './family-catalogue';
 import { powerOnDangers } from './danger-names';
-import { isAllowed, type TechnicianLimits } from './limits';
+import { isAllowed } from '../kit/limits';
 import { plateOf } from './plate-of-job';
 import type { ElectricalDeclaration } from './declaration';
-import { electricalModel, type ElectricalModel } from './model';
-import type { NamedCheck } from './names';
-import { clamp, observableOfCheck, probe, type ElectricalObservable } from './observable';
-import { parameterHash, type FamilyParameters } from './parameters';
+import { electricalModel } from './model';
+import {
+  clamp,
+  observableOfCheck,
+  observableOfQuestion,
+  probe,
+  type ElectricalObservable,
+} from './observable';
+import { parameterHash, type FamilyParameters } from '../kit/parameters';
 import type { Plate } from './plate';
-import { impliedState, readingState, type ReadingState } from './state';
-import type { UnitView } from './observation';
+import { impliedState, readingState } from './state';
+import type { ElectricalFamily } from './electrical-family';
+import { dialEvidence, observableOfEntry, plannedKeyOf } from './entry-looks';
+import { inWater, waterKey } from './in-water';
+import { likelyMistake } from './mistakes';
+import { observableUnderLoad, underLoad } from './no-load';
+import { readersOf } from './part-readers';
+import { drawHeater, pictureControls, pictureSliders, statedOf, stateWith } from './picture';
+import {
+  dialSettings,
+  nextProof,
+  feedLine,
+  plateFacts,
+  plateFields,
+  plateLine,
+} from './plate-fields';
+import type { UnitHypothesis } from './unit-hypothesis';
 import { unitView } from './unit-view';
-import { unlistedRepair, unlistedRepairId } from './unlisted';
-
-/** A family of electric heaters, ready to use: its declaration, with what follows from it. */
-export interface ElectricalFamily extends ElectricalDeclaration {
-  readonly id: string;
-  readonly catalogue: FamilyCatalogue;
-  readonly checkIds: readonly string[];
-  readonly questionIds: readonly string[];
-  readonly parameterHash: string;
-  isCheckId(id: string | undefined): id is string;
-  check(id: string): NamedCheck;
-  /** @throws PlateError where the plate cannot be worked with. */
-  plateOf(job: Pick<JobFile, 'unit' | 'site'>): Plate;
-  model(plate: Plate, parameters?: FamilyParameters): ElectricalModel;
-  view(plate: Plate): UnitView;
-  readingState(state: JobState): ReadingState;
-  impliedState(check: string | undefined, present: ReadingState): ReadingState;
-  observableOfCheck(check: string, state: ReadingState): ElectricalObservable;
-  probe(
-    quantity: 'resistance' | 'voltage-ac',
-    a: ProbePoint,
-    b: ProbePoint,
-    state: ReadingState,
-  ): ElectricalObservable;
-  clamp(wires: readonly string[], state: ReadingState): ElectricalObservable;
-  accessSteps(check: string, state: JobState): AccessStep[];
-  /** Minutes of a check with the access that it still needs. */
-  minutesOf(check: string, state: JobState, parameters?: FamilyParameters): number;
-  isAllowed(check: string, limits: TechnicianLimits): boolean;
-  /** Dangers that a check runs into, by name. */
-  dangersOf(check: string): readonly string[];
-  errorRateOf(check: string | undefined, parameters?: FamilyParameters): number;
-  planStart(
-    state: JobState,
-    limits: TechnicianLimits,
-    parameters?: FamilyParameters,
-  ): PlanStart<ElectricalObservable>;
-  /** Checks that prove a repair, live ones first: power is on then, and they prove the whole path. */
-  proofChecksFor(repair: string): readonly string[];
-}
+import { withUnlisted } from '../kit/unlisted-repair';
+import { placeOfUnlisted } from './unlisted';
 
 export function electricalFamily(declared: ElectricalDeclaration): ElectricalFamily {
-  const declaration = withUnlisted(declared);
+  const declaration = withUnlisted(declared, [
+    'Power off and proved dead on every leg before a wire is touched.',
+  ]);
   const { names, thermostats, parameters: own } = declaration;
   const plans = new Map<FamilyParameters, ReturnType<typeof accessPlan>>();
   const accessFor = (parameters: FamilyParameters) => {
@@ -73,7 +53,7 @@ export function electricalFamily(declared: ElectricalDeclaration): ElectricalFam
   };
   const isCheckId = (id: string | undefined): id is string =>
     id !== undefined && Object.hasOwn(names.checks, id);
-  return {
+  const family: ElectricalFamily = {
     ...declaration,
     id: names.family,
     catalogue: catalogueOf(declaration),
@@ -115,16 +95,63 @@ export function electricalFamily(declared: ElectricalDeclaration): ElectricalFam
         (one, other) => live(one) - live(other),
       );
     },
+    appliesTo: () => true,
+    burnsGas: false,
+    stopOf: () => undefined,
+    firstCheck: () => undefined,
+    isBarred: () => false,
+    combined: () => undefined,
+    observableOfQuestion: (question) => observableOfQuestion(question),
+    observableNow(check, state, load) {
+      const standing = family.impliedState(check, family.readingState(state));
+      return observableUnderLoad(family, check, underLoad(family, standing, load), load);
+    },
+    observableAt(target, quantity, state) {
+      if ('around' in target) {
+        return quantity === 'current-ac' ? family.clamp([target.around], state) : undefined;
+      }
+      if ('point' in target || (quantity !== 'resistance' && quantity !== 'voltage-ac')) {
+        return undefined;
+      }
+      return family.probe(quantity, ...target.between, state);
+    },
+    observableOf: (entry, before) => observableOfEntry(family, entry, before),
+    plannedKeyOf: (entry, before) => plannedKeyOf(family, entry, before),
+    settingEvidence: (walked, errorRate) => dialEvidence(family, walked, errorRate),
+    standingKey: (hypothesis) => waterKey(hypothesis as UnitHypothesis),
+    lookAtStanding: (observable, hypothesis) =>
+      inWater(thermostats, observable as ElectricalObservable, hypothesis as UnitHypothesis),
+    likelyMistake: (entry, good, before) => likelyMistake(family.catalogue, entry, good, before),
+    readersOf: (repair, fault) => readersOf(declaration, repair, fault),
+    picture: (plate, drawn, state, setting) =>
+      drawHeater(
+        family,
+        plate as Plate,
+        drawn as UnitHypothesis,
+        stateWith(family, state, setting),
+      ),
+    drawnChanges: (hypothesis) => Object.keys((hypothesis as UnitHypothesis).changes),
+    stateWith: (state, setting) => stateWith(family, state, setting),
+    statedOf: (setting, state) => statedOf(thermostats, setting, state),
+    plateFields: plateFields(declaration),
+    settings: dialSettings(thermostats),
+    pictureControls: pictureControls(thermostats),
+    pictureSliders: pictureSliders(thermostats),
+    usualServices: ({ plate }) => ({
+      supply: {
+        system: declaration.supplies[0]!.system,
+        ...(plate.rated ? { nominal: { volt: plate.rated.volt } } : {}),
+      },
+    }),
+    plateLine: (unit) => plateLine(declaration, unit),
+    feedLine: (plate) => feedLine(plate as Plate),
+    plateFacts: (plate) => plateFacts(declaration, plate as Plate),
+    drawnRatings: (plate) =>
+      Object.fromEntries(
+        declaration.elements.map(({ id, part }) => [part, (plate as Plate).elementWatt[id]!]),
+      ),
+    nextProof: (plate) => nextProof(declaration, plate as Plate),
+    placeOfUnlisted,
   };
+  return family;
 }
-
-/** Every family has a suspect for what it does not name. */
-const withUnlisted = (declared: ElectricalDeclaration): ElectricalDeclaration => ({
-  ...declared,
-  names: { ...declared.names, repairs: [...declared.names.repairs, unlistedRepairId] },
-  repairs: {
-    ...declared.repairs,
-    // Whatever it was, what proves a good unit proves it.
-    [unlistedRepairId]: { ...unlistedRepair, proof: declared.repairs['none-in-unit']!.proof },
-  },
-});

@@ -1,20 +1,12 @@
+import type { Mode } from '../kit/list-hypotheses';
 import type { BranchChanges } from './circuit-of';
 import type { Plate } from './plate';
 
-/** A part and a way it fails. Its weight is a parameter; each variant has a share of it. */
-export interface FaultMode {
-  readonly id: string;
-  readonly variants: readonly FaultVariant[];
-  /** Coarser variants for a unit with a second fault beside it; the same where absent. */
-  readonly beside?: readonly FaultVariant[];
+/** A part and a way it fails. */
+export interface FaultMode extends Mode<FaultVariant> {
   /** Only where the elements are wired so; either way where absent. */
   readonly wiring?: Plate['wiring'];
 }
-
-/** A fault is named by its part and the way it fails: `lower-element.open`. Some, such as sediment, have no such way. */
-export const partOfFault = (fault: string): string => fault.split('.')[0]!;
-
-export const modeOfFault = (fault: string): string | undefined => fault.split('.')[1];
 
 export interface FaultVariant {
   readonly share: number;

@@ -1,120 +1,50 @@
 import type { Hypothesis } from '../../diagnosis/model';
 import type { BranchChanges } from './circuit-of';
 import type { ElectricalDeclaration } from './declaration';
-import { partOfFault, type FaultMode, type FaultVariant } from './faults';
-import type { FamilyParameters } from './parameters';
+import { listHypotheses, noFault, type ChosenVariant, type Mode } from '../kit/list-hypotheses';
+import type { FaultVariant } from './faults';
+import type { FamilyParameters } from '../kit/parameters';
 import type { Plate } from './plate';
 import { plateCircuit } from './plate-circuit';
 import { trialRunner, type Situation } from './situation';
 import type { UnitHypothesis } from './unit-hypothesis';
 import { repairOfFault, unlistedModes, unlistedWeight } from './unlisted';
 
-export const noFault = 'no-fault';
-
 /** Pairs are considered, the weightiest first, until this share of all units with two faults is covered. */
 const pairsCovered = 0.97;
 
-/** Every way this unit may be, with prior weights: none, one or two faults, each with its variants and consequences. */
-export function listHypotheses(
+/** Every way this heater may be, with prior weights: none, one or two faults, each with its variants and consequences. */
+export function heaterHypotheses(
   declaration: ElectricalDeclaration,
   plate: Plate,
   parameters: FamilyParameters,
 ): UnitHypothesis[] {
-  const make = hypothesisMaker(declaration, plate);
   const modes = declaration.faultModes.filter(
     ({ id, wiring = plate.wiring }) =>
       wiring === plate.wiring && (parameters.faultWeights[id] ?? 0) > 0,
   );
-  const weightOf = ({ id }: FaultMode) => parameters.faultWeights[id]!;
-  const total = modes.reduce((sum, mode) => sum + weightOf(mode), 0);
   const unlisted = unlistedModes(declaration, plate, modes);
-  const alone = (mode: FaultMode, weight: number, grid: Hypothesis['grid']) =>
-    mode.variants.flatMap((variant, v) =>
-      make([{ mode, variant, key: `${mode.id}/${v}` }], weight * variant.share, grid),
-    );
-  const singles = [
-    ...modes.flatMap((mode) => alone(mode, weightOf(mode), 'fine')),
-    ...unlisted.flatMap((mode) =>
-      alone(mode, unlistedWeight(parameters, total, unlisted.length), 'coarse'),
-    ),
-  ];
-  const { share } = parameters.twoFaults;
-  if (share <= 0) return singles;
-  const pairs = pairsOf(modes, parameters);
-  const pairTotal = pairs.reduce((sum, each) => sum + each.weight, 0);
-  const scale = (total * share) / (1 - share) / pairTotal;
-  return [
-    ...singles,
-    ...weightiest(pairs, pairTotal).flatMap(({ one, other, weight }) =>
-      variantsBeside(one).flatMap((first) =>
-        variantsBeside(other).flatMap((second) =>
-          make(
-            [first, second],
-            weight * scale * first.variant.share * second.variant.share,
-            'coarse',
-          ),
-        ),
-      ),
-    ),
-  ];
-}
-
-interface Pair {
-  readonly one: FaultMode;
-  readonly other: FaultMode;
-  readonly weight: number;
-}
-
-/** Two faults of different parts; what two modes do to the same part is a mode of its own. */
-function pairsOf(
-  modes: readonly FaultMode[],
-  { faultWeights, twoFaults }: FamilyParameters,
-): Pair[] {
-  const real = modes.filter(({ id }) => id !== noFault);
-  return real.flatMap((one, k) =>
-    real.slice(k + 1).flatMap((other) => {
-      if (partOfFault(one.id) === partOfFault(other.id) || shareBranch(one, other)) return [];
-      const factor = twoFaults.together.find(({ parts: [a, b] }) =>
-        [a, b].every((part) => partOfFault(one.id) === part || partOfFault(other.id) === part),
-      )?.factor;
-      return [
-        { one, other, weight: faultWeights[one.id]! * faultWeights[other.id]! * (factor ?? 1) },
-      ];
-    }),
-  );
-}
-
-const shareBranch = (one: FaultMode, other: FaultMode) =>
-  Object.keys(one.variants[0]!.changes).some((branch) => branch in other.variants[0]!.changes);
-
-function weightiest(pairs: readonly Pair[], total: number): Pair[] {
-  const sorted = [...pairs].sort((one, other) => other.weight - one.weight);
-  let covered = 0;
-  return sorted.filter((each) => {
-    const wanted = covered < pairsCovered * total;
-    covered += each.weight;
-    return wanted;
+  return listHypotheses<FaultVariant, UnitHypothesis>({
+    modes,
+    unlisted: {
+      modes: unlisted,
+      weight: (total) => unlistedWeight(parameters, total, unlisted.length),
+    },
+    parameters,
+    pairsCovered,
+    clash: shareBranch,
+    make: hypothesisMaker(declaration, plate),
   });
 }
 
-interface ChosenVariant {
-  readonly mode: FaultMode;
-  readonly variant: FaultVariant;
-  readonly key: string;
-}
-
-const variantsBeside = (mode: FaultMode): ChosenVariant[] =>
-  (mode.beside ?? mode.variants).map((variant, v) => ({
-    mode,
-    variant,
-    key: mode.beside ? `${mode.id}/beside-${v}` : `${mode.id}/${v}`,
-  }));
+const shareBranch = (one: Mode<FaultVariant>, other: Mode<FaultVariant>) =>
+  Object.keys(one.variants[0]!.changes).some((branch) => branch in other.variants[0]!.changes);
 
 function hypothesisMaker(declaration: ElectricalDeclaration, plate: Plate) {
   const circuits = new Map<string, number>();
   const solve = plateCircuit(declaration, plate).solver();
   return (
-    chosen: readonly ChosenVariant[],
+    chosen: readonly ChosenVariant<FaultVariant>[],
     weight: number,
     grid: Hypothesis['grid'],
   ): UnitHypothesis[] => {

@@ -1,9 +1,10 @@
 import type { Prediction } from '../../diagnosis/model';
 import type { StateObservation } from './observation';
-import { modeOfFault, partOfFault } from './faults';
+import { modeOfFault, partOfFault } from '../kit/list-hypotheses';
 import type { UnitHypothesis } from './unit-hypothesis';
 import { outcomes } from './model';
-import { stateKey } from './state';
+import { isDone } from '../kit/unit-state';
+import { beepBelow, electricStateKey, resetPressed, waterOf } from './state';
 
 type UnitObservation = (hypothesis: UnitHypothesis) => Prediction;
 
@@ -27,12 +28,12 @@ export const jointModes = ({ faults }: UnitHypothesis, joint: RegExp): (string |
 const usualBeepOhm = 30;
 
 export const beeps = (element: string): StateObservation => ({
-  keyOf: stateKey,
+  keyOf: electricStateKey,
   predict(hypothesis, state, unit) {
     const seen = unit
       .solve(hypothesis, state)
       .probeResistance(`${element}.a`, `${element}.b`).value;
-    const threshold = state.beepBelowOhm ?? usualBeepOhm;
+    const threshold = state.known[beepBelow] ?? usualBeepOhm;
     const near = seen > threshold / 1.5 && seen < threshold * 1.5;
     if (near) return outcomes({ beeps: 0.5, silent: 0.5 });
     return outcomes(
@@ -74,12 +75,12 @@ export const dialClick = (
   id: string,
   water: 'topCelsius' | 'bottomCelsius',
 ): StateObservation => ({
-  keyOf: ({ waterCelsius }) => String(waterCelsius?.[id] ?? ''),
-  predict(hypothesis, { waterCelsius }) {
+  keyOf: ({ known }) => String(known[waterOf(id)] ?? ''),
+  predict(hypothesis, { known }) {
     const failure = contactFailure(hypothesis, thermostat);
     if (failure === 'never-closes')
       return outcomes({ clicks: 0.03, 'stays-closed': 0.02, 'stays-open': 0.95 });
-    const celsiusThere = waterCelsius?.[id] ?? hypothesis.situation[water];
+    const celsiusThere = known[waterOf(id)] ?? hypothesis.situation[water];
     if (failure === 'never-opens' || celsiusThere < 36) {
       return outcomes({ clicks: 0.04, 'stays-closed': 0.94, 'stays-open': 0.02 });
     }
@@ -110,7 +111,8 @@ export const dipTubeLook: UnitObservation = (hypothesis) =>
 /** After half an hour of power; a full element is one that heats with more than `fullWatt`. */
 export const recovery = (fullWatt: number): StateObservation => ({
   // It is waited for with the power on and every wire in its place.
-  keyOf: (state) => stateKey({ ...state, power: 'on', lifted: [] }),
+  keyOf: (state) =>
+    electricStateKey({ ...state, controls: { ...state.controls, power: 'on' }, apart: [] }),
   predict(hypothesis, state, unit) {
     const watt = unit.heatingWatt(hypothesis, state);
     const { topCelsius } = hypothesis.situation;
@@ -126,11 +128,11 @@ const leastHeatingWatt = 250;
 
 /** A reset button: it clicks where the limit had tripped, and seldom where the part is dead. */
 export const resetPress = (isDead: (hypothesis: UnitHypothesis) => boolean): StateObservation => ({
-  keyOf: ({ limitReset }) => (limitReset ? 'reset' : ''),
-  predict(hypothesis, { limitReset }) {
+  keyOf: (state) => (isDone(state, resetPressed) ? 'reset' : ''),
+  predict(hypothesis, state) {
     if (isDead(hypothesis)) return outcomes({ clicked: 0.2, 'no-click': 0.8 });
     return outcomes(
-      hypothesis.situation.limitTripped && !limitReset
+      hypothesis.situation.limitTripped && !isDone(state, resetPressed)
         ? { clicked: 0.95, 'no-click': 0.05 }
         : { clicked: 0.04, 'no-click': 0.96 },
     );
@@ -139,7 +141,7 @@ export const resetPress = (isDead: (hypothesis: UnitHypothesis) => boolean): Sta
 
 /** A non-contact tester at two terminals. It lights on about 50 V to earth, and now and then beside a live neighbour. */
 export const presence = (one: string, other: string): StateObservation => ({
-  keyOf: stateKey,
+  keyOf: electricStateKey,
   predict(hypothesis, state, unit) {
     const solved = unit.solve(hypothesis, state);
     const chance = (terminal: string) => (solved.voltageAt(terminal) > 50 ? 0.96 : 0.08);

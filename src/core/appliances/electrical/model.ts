@@ -9,13 +9,15 @@ import type {
 import type { BranchOhms } from './circuit-of';
 import { dangersOf, usualDangerMinutes } from './dangers';
 import type { ElectricalDeclaration } from './declaration';
-import { listHypotheses } from './hypotheses';
+import { heaterHypotheses } from './hypotheses';
 import type { UnitHypothesis } from './unit-hypothesis';
-import { floatingOhm, meterInputOhm, meters, usualLeadOhm } from './meters';
+import { floatingOhm, meterInputOhm, meters, usualLeadOhm } from '../kit/meters';
 import type { CircuitObservable, ElectricalObservable } from './observable';
-import type { FamilyParameters } from './parameters';
+import type { FamilyParameters } from '../kit/parameters';
 import type { Plate } from './plate';
-import { repairOfFault, unlistedRepairId, unlistedShare } from './unlisted';
+import { isPowered } from './state';
+import { unlistedRepairId } from '../kit/unlisted-repair';
+import { repairOfFault, unlistedShare } from './unlisted';
 import { mostThermostats, switchCoder, switchCodes, unitView } from './unit-view';
 
 export interface ElectricalModel extends FamilyModel<ElectricalObservable> {
@@ -37,7 +39,7 @@ export function electricalModel(
   if (declaration.thermostats.length > mostThermostats) {
     throw new RangeError(`at most ${mostThermostats} thermostats are told apart`);
   }
-  const hypotheses = listHypotheses(declaration, plate, parameters);
+  const hypotheses = heaterHypotheses(declaration, plate, parameters);
   const byFaults = new Map<string, number[]>();
   hypotheses.forEach(({ faults }, index) => {
     const key = faults.join(' ');
@@ -162,7 +164,7 @@ function unknownsOf(
   { elements }: ElectricalDeclaration,
   { values }: FamilyParameters,
 ): SharedUnknown[] {
-  const { elementLogMean, elementLogSpread, supplyLogSpread } = values;
+  const { elementLogMean = 0, elementLogSpread = 0, supplyLogSpread = 0 } = values;
   const grid = (
     mean: number,
     spread: number,
@@ -250,7 +252,7 @@ function circuitPredictor(
     const loading = meterInputOhm / (meterInputOhm + Math.max(0, seen.value));
     const { gradients, variance } = propagate(ohms, spread, open.sensitivity, loading);
     const value = open.value * loading;
-    const floats = seen.value > floatingOhm && observable.state.power === 'on' && value > 1;
+    const floats = seen.value > floatingOhm && isPowered(observable.state) && value > 1;
     return quantity(meters['voltage-ac'], value, [...gradients, value], variance, floats);
   };
 }

@@ -1,8 +1,9 @@
 import type { Observable } from '../../diagnosis/model';
 import type { ProbePoint } from '../../job-file/generated/job-types';
 import type { ElectricalDeclaration } from './declaration';
-import type { FamilyNames } from './names';
-import { isOneOff, stateKey, type ReadingState } from './state';
+import type { FamilyNames } from '../kit/names';
+import { isOneOff, type UnitState } from '../kit/unit-state';
+import { electricStateKey } from './state';
 
 export type ElectricalObservable = Observable &
   (
@@ -11,20 +12,27 @@ export type ElectricalObservable = Observable &
         readonly quantity: 'resistance' | 'voltage-ac';
         readonly from: string;
         readonly to: string;
-        readonly state: ReadingState;
+        readonly state: UnitState;
       }
-    | { readonly kind: 'clamp'; readonly wires: readonly string[]; readonly state: ReadingState }
-    | { readonly kind: 'check'; readonly check: string; readonly state: ReadingState }
+    | { readonly kind: 'clamp'; readonly wires: readonly string[]; readonly state: UnitState }
+    | { readonly kind: 'check'; readonly check: string; readonly state: UnitState }
     | { readonly kind: 'question'; readonly question: string }
   );
 
 export type CircuitObservable = Extract<ElectricalObservable, { kind: 'probe' | 'clamp' }>;
 
+/** What somebody who uses the unit says. */
+export const observableOfQuestion = (question: string): ElectricalObservable => ({
+  kind: 'question',
+  key: `question ${question}`,
+  question,
+});
+
 /** A named check as an observable, in the given state. Readings of the circuit become plain probes. */
 export function observableOfCheck(
   { names, observations }: Pick<ElectricalDeclaration, 'names' | 'observations'>,
   check: string,
-  state: ReadingState,
+  state: UnitState,
 ): ElectricalObservable {
   const { quantity, between, around } = names.checks[check]!;
   if (between && (quantity === 'resistance' || quantity === 'voltage-ac')) {
@@ -42,7 +50,7 @@ export function probe(
   quantity: 'resistance' | 'voltage-ac',
   a: ProbePoint,
   b: ProbePoint,
-  state: ReadingState,
+  state: UnitState,
 ): ElectricalObservable {
   const [from, to] = [nodeOf(conductors, a, state), nodeOf(conductors, b, state)];
   return {
@@ -51,18 +59,18 @@ export function probe(
     from,
     to,
     state,
-    key: `${quantity} ${from} ${to} ${stateKey(state)}`,
+    key: `${quantity} ${from} ${to} ${electricStateKey(state)}`,
     isOneOff: isOneOff(state),
   };
 }
 
 /** A clamp closed round one conductor; round several, it sees their sum. */
-export function clamp(wires: readonly string[], state: ReadingState): ElectricalObservable {
+export function clamp(wires: readonly string[], state: UnitState): ElectricalObservable {
   return {
     kind: 'clamp',
     wires,
     state,
-    key: `amps ${wires.join('+')} ${stateKey(state)}`,
+    key: `amps ${wires.join('+')} ${electricStateKey(state)}`,
     isOneOff: isOneOff(state),
   };
 }
@@ -70,12 +78,12 @@ export function clamp(wires: readonly string[], state: ReadingState): Electrical
 function nodeOf(
   conductors: FamilyNames['conductors'],
   point: ProbePoint,
-  { lifted }: ReadingState,
+  { apart }: UnitState,
 ): string {
   if (typeof point === 'string') return point;
   const ends = conductors[point.wire];
   if (!ends) throw new RangeError(`no conductor is named "${point.wire}"`);
-  const isLifted = lifted.some((each) => each.wire === point.wire && each.end === point.end);
+  const isLifted = apart.some((each) => each.wire === point.wire && each.end === point.end);
   if (!isLifted) return point.end;
   return ends[0] === point.end ? ends[1] : ends[0];
 }

@@ -1,15 +1,15 @@
 import type { SolvedCircuit } from '../../circuit';
 import type { Prediction } from '../../diagnosis/model';
 import type { Plate } from './plate';
-import type { ReadingState } from './state';
+import type { UnitState } from '../kit/unit-state';
 import type { UnitHypothesis } from './unit-hypothesis';
 
 /** The unit's circuit under any hypothesis in any state. */
 export interface UnitView {
   readonly plate: Plate;
-  solve(hypothesis: UnitHypothesis, state: ReadingState): SolvedCircuit;
+  solve(hypothesis: UnitHypothesis, state: UnitState): SolvedCircuit;
   /** Power into the water in a state, in watts. */
-  heatingWatt(hypothesis: UnitHypothesis, state: ReadingState): number;
+  heatingWatt(hypothesis: UnitHypothesis, state: UnitState): number;
 }
 
 /** What is seen, heard or felt: of the unit whatever its state, or in the state that it is in. */
@@ -17,6 +17,6 @@ export type Observation = ((hypothesis: UnitHypothesis) => Prediction) | StateOb
 
 export interface StateObservation {
   /** Equal for states in which it is the same observation: the same again is a repeat, not a second witness. */
-  keyOf(state: ReadingState): string;
-  predict(hypothesis: UnitHypothesis, state: ReadingState, unit: UnitView): Prediction;
+  keyOf(state: UnitState): string;
+  predict(hypothesis: UnitHypothesis, state: UnitState, unit: UnitView): Prediction;
 }

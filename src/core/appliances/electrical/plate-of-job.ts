@@ -1,6 +1,7 @@
 import type { JobFile } from '../../job-file/generated/job-types';
 import type { ElectricalDeclaration } from './declaration';
-import { PlateError, plateLimits, type Plate } from './plate';
+import { PlateError } from '../kit/plate-error';
+import { plateLimits, type Plate } from './plate';
 
 /**
  * The plate of a job's unit with the supply of its site.
@@ -10,7 +11,8 @@ export function plateOf(
   { elements, supplies, usualVolumeLitre }: ElectricalDeclaration,
   { unit, site }: Pick<JobFile, 'unit' | 'site'>,
 ): Plate {
-  const { rated, elements: stated, volume, wiring } = unit.plate;
+  const { rated, elements: stated = {}, volume, wiring } = unit.plate;
+  if (!rated) throw new PlateError('/unit/plate', '"rated" is missing.');
   const missing = elements.find(({ id }) => stated[id] === undefined);
   if (missing) {
     throw new PlateError(

@@ -16,17 +16,6 @@ export interface Plate {
 /** Rated values that a domestic electric heater may have. Beyond them a plate was misread. Common practice. */
 export const plateLimits = { volt: [100, 600], watt: [200, 20_000] } as const;
 
-/** Why a plate cannot be worked with, and at which key of the job file. */
-export class PlateError extends Error {
-  override name = 'PlateError';
-  constructor(
-    readonly pointer: string,
-    message: string,
-  ) {
-    super(message);
-  }
-}
-
 /** Resistance of an element by its plate, in ohms: V²/P (Joule's and Ohm's laws). */
 export const elementOhm = (ratedVolt: number, watt: number): number => ratedVolt ** 2 / watt;
 

@@ -1,26 +1,20 @@
-import type { LiftedEnd } from '../../job-file/generated/job-types';
 import type { JobState } from '../../job-file/state';
-import type { NamedCheck } from './names';
+import { isDone, stateKey, type UnitState } from '../kit/unit-state';
+import type { NamedCheck } from '../kit/names';
 
-/** Everything about the unit's state that a technician sets or knows, and that decides what a reading shows. */
-export interface ReadingState {
-  readonly power: 'on' | 'off';
-  /** By thermostat. */
-  readonly dials: Readonly<Record<string, DialPosition>>;
-  readonly lifted: readonly LiftedEnd[];
-  /** The reset has been pressed since the call: a limit that only tripped is closed again. */
-  readonly limitReset: boolean;
-  /** The limit is known to stand open: tripped by hand or by heat. */
-  readonly limitHeldOpen?: boolean;
-  /** The breaker has been switched off and on: one that only tripped is on again. */
-  readonly breakerCycled: boolean;
-  /** Water at a thermostat, where it was measured; it overrules what a suspect would have made of it. */
-  readonly waterCelsius?: Readonly<Record<string, number>>;
-  /** Dials as found, where they were read. */
-  readonly dialCelsius?: Readonly<Record<string, number>>;
-  /** A meter beeps below this; undefined where nobody said. */
-  readonly beepBelowOhm?: number;
-}
+/** Done once and for all: the reset was pressed, so that a limit that only tripped is closed again; the breaker was cycled. */
+export const resetPressed = 'reset-pressed';
+export const breakerCycled = 'breaker-cycled';
+
+/** Keys of what was measured beside a reading. */
+export const waterOf = (thermostat: string): string => `water.${thermostat}`;
+export const readDialOf = (thermostat: string): string => `dial.${thermostat}`;
+export const beepBelow = 'beepBelowOhm';
+
+export const isPowered = ({ controls }: UnitState): boolean => controls.power === 'on';
+
+/** The limit is known to stand open: tripped by hand or by heat. */
+export const isLimitHeldOpen = ({ controls }: UnitState): boolean => controls.limit === 'tripped';
 
 export type DialPosition = 'high' | 'low' | 'found';
 
@@ -35,63 +29,55 @@ export interface Thermostat {
   readonly water: 'top' | 'bottom';
 }
 
-/** Equal for states in which every reading is the same. */
-export function stateKey(state: ReadingState): string {
-  const lifted = [...new Set(state.lifted.map((each) => each.wire))].sort().join('+');
-  return [
-    state.power,
-    ...Object.values(state.dials),
-    lifted,
-    state.limitReset ? 'reset' : '',
-    state.limitHeldOpen ? 'tripped' : '',
-    state.power === 'on' && state.breakerCycled ? 'cycled' : '',
-    ...valuesOf(state.waterCelsius),
-    ...valuesOf(state.dialCelsius),
-    state.beepBelowOhm ?? '',
-  ].join('|');
-}
+export const dialOf = ({ controls }: UnitState, { stateKey }: Pick<Thermostat, 'stateKey'>) =>
+  dialPosition(controls[stateKey]);
 
-const valuesOf = (record: Readonly<Record<string, number>> | undefined) =>
-  record ? Object.entries(record).map(([id, value]) => `${id}=${value}`) : [];
+const dialPosition = (to: string | undefined): DialPosition =>
+  to === 'high' || to === 'low' ? to : 'found';
+
+/** Equal for states in which every reading is the same: a breaker that was cycled says nothing of a dead unit. */
+export const electricStateKey = (state: UnitState): string =>
+  stateKey(
+    isPowered(state) || !isDone(state, breakerCycled)
+      ? state
+      : { ...state, done: state.done.filter((each) => each !== breakerCycled) },
+  );
 
 /** The state that a check implies, over what is otherwise so. */
 export function impliedState(
   check: NamedCheck | undefined,
   thermostats: readonly Thermostat[],
-  present: ReadingState,
-): ReadingState {
+  present: UnitState,
+): UnitState {
   const implied = check?.state;
   if (!implied) return present;
   return {
     ...present,
-    power: implied.power ?? present.power,
-    dials: Object.fromEntries(
-      thermostats.map(({ id, stateKey }) => [
-        id,
-        implied[stateKey] ?? present.dials[id] ?? 'found',
-      ]),
-    ),
-    lifted: implied.lifted ?? present.lifted,
+    controls: {
+      ...present.controls,
+      power: implied.power ?? present.controls.power ?? 'on',
+      ...Object.fromEntries(
+        thermostats.map(({ stateKey: key }) => [
+          key,
+          implied[key] ?? present.controls[key] ?? 'found',
+        ]),
+      ),
+    },
+    apart: implied.lifted ?? present.apart,
   };
 }
-
-export const wiresOf = (lifted: readonly LiftedEnd[]): string[] => [
-  ...new Set(lifted.map((each) => each.wire)),
-];
 
 /** How the unit stands for a reading taken now. */
-export function readingState(thermostats: readonly Thermostat[], state: JobState): ReadingState {
+export function readingState(thermostats: readonly Thermostat[], state: JobState): UnitState {
   return {
-    power: state.power === 'off' ? 'off' : 'on',
-    dials: Object.fromEntries(thermostats.map(({ id }) => [id, dial(state.dials[id])])),
-    lifted: state.lifted,
-    limitReset: state.limitReset,
-    breakerCycled: state.breakerCycled,
+    controls: {
+      power: state.power === 'off' ? 'off' : 'on',
+      ...Object.fromEntries(
+        thermostats.map((each) => [each.stateKey, dialPosition(state.controls[each.stateKey])]),
+      ),
+    },
+    apart: state.lifted,
+    done: state.done.filter((each) => each === resetPressed || each === breakerCycled),
+    known: {},
   };
 }
-
-const dial = (to: string | undefined) => (to === 'high' || to === 'low' ? to : 'found');
-
-/** Whether something was measured or set beside it that no plan foresees. */
-export const isOneOff = ({ waterCelsius, dialCelsius, beepBelowOhm }: ReadingState): boolean =>
-  waterCelsius !== undefined || dialCelsius !== undefined || beepBelowOhm !== undefined;

@@ -12,13 +12,22 @@ import type { UnitHypothesis } from './unit-hypothesis';
 import type { UnitView } from './observation';
 import type { Plate } from './plate';
 import { plateCircuit } from './plate-circuit';
-import { wiresOf, type ReadingState } from './state';
+import { isDone, wiresOf, type UnitState } from '../kit/unit-state';
+import {
+  breakerCycled,
+  dialOf,
+  isLimitHeldOpen,
+  isPowered,
+  readDialOf,
+  resetPressed,
+  waterOf,
+} from './state';
 
 /** The same with what the model needs to go through thousands of hypotheses fast. */
 export interface FastUnitView extends UnitView {
   readonly ohmsOf: (hypothesis: UnitHypothesis) => BranchOhms;
   /** The switches in the position of a code, with the wires of the state lifted. */
-  opener(state: ReadingState): (code: number) => OpenBranches;
+  opener(state: UnitState): (code: number) => OpenBranches;
   /** Good until it is called again. */
   solveOpen(ohms: BranchOhms, open: OpenBranches): SolvedCircuit;
 }
@@ -33,7 +42,7 @@ export function unitView(declaration: ElectricalDeclaration, plate: Plate): Fast
   const room = new Float64Array(declaration.branches.length);
   const solveOpen = (base: BranchOhms, open: OpenBranches) =>
     solveAgain(ohmsWith(base, open, room));
-  const solve = (hypothesis: UnitHypothesis, state: ReadingState) => {
+  const solve = (hypothesis: UnitHypothesis, state: UnitState) => {
     const positions = switchPositions(declaration, hypothesis, state);
     const open = openBranches(declaration, plate, positions);
     return solveOhms(ohmsWith(ohmsOf(hypothesis), open), circuit.sources, circuit.numbering);
@@ -42,13 +51,17 @@ export function unitView(declaration: ElectricalDeclaration, plate: Plate): Fast
     plate,
     solve,
     heatingWatt(hypothesis, state) {
-      const solved = solve(hypothesis, { ...state, power: 'on', lifted: [] });
+      const solved = solve(hypothesis, {
+        ...state,
+        controls: { ...state.controls, power: 'on' },
+        apart: [],
+      });
       return heatHalves.reduce((sum, id) => sum + solved.powerIn(id), 0);
     },
     ohmsOf,
     opener(state) {
       const found: OpenBranches[] = [];
-      const lifted = wiresOf(state.lifted);
+      const lifted = wiresOf(state.apart);
       return (code) =>
         (found[code] ??= openBranches(declaration, plate, positionsOf(declaration, code, lifted)));
     },
@@ -68,7 +81,7 @@ export const switchCodes = 256;
 export function switchCoder(
   declaration: ElectricalDeclaration,
   hypotheses: readonly UnitHypothesis[],
-): (state: ReadingState) => Uint8Array {
+): (state: UnitState) => Uint8Array {
   const { thermostats, dialCelsius } = declaration;
   const flags = Uint8Array.from(
     hypotheses,
@@ -87,16 +100,18 @@ export function switchCoder(
   );
   return (state) => {
     const codes = new Uint8Array(hypotheses.length);
-    const blocking = state.power === 'off' ? -1 : state.breakerCycled ? 1 : 3;
+    const blocking = !isPowered(state) ? -1 : isDone(state, breakerCycled) ? 1 : 3;
+    const isHeldOpen = isLimitHeldOpen(state);
+    const isReset = isDone(state, resetPressed);
     for (let h = 0; h < codes.length; h++) {
       const isPowered = blocking !== -1 && (flags[h]! & blocking) === 0;
-      const isOpen = state.limitHeldOpen || ((flags[h]! & 4) !== 0 && !state.limitReset);
+      const isOpen = isHeldOpen || ((flags[h]! & 4) !== 0 && !isReset);
       codes[h] = (isPowered ? 1 : 0) | (isOpen ? 2 : 0);
     }
-    thermostats.forEach(({ id }, t) => {
-      const dial = state.dials[id] ?? 'found';
-      const measured = state.waterCelsius?.[id];
-      const read = state.dialCelsius?.[id];
+    thermostats.forEach((each, t) => {
+      const dial = dialOf(state, each);
+      const measured = state.known[waterOf(each.id)];
+      const read = state.known[readDialOf(each.id)];
       for (let h = 0; h < codes.length; h++) {
         const set = dial === 'found' ? (read ?? found[t]![h]!) + differential : dialCelsius[dial];
         if ((measured ?? felt[t]![h]!) > set) codes[h]! |= 4 << t;
@@ -113,13 +128,9 @@ const differential = 2;
 export const switchPositions = (
   declaration: ElectricalDeclaration,
   hypothesis: UnitHypothesis,
-  state: ReadingState,
+  state: UnitState,
 ): SwitchPositions =>
-  positionsOf(
-    declaration,
-    switchCoder(declaration, [hypothesis])(state)[0]!,
-    wiresOf(state.lifted),
-  );
+  positionsOf(declaration, switchCoder(declaration, [hypothesis])(state)[0]!, wiresOf(state.apart));
 
 const positionsOf = (
   { thermostats }: Pick<ElectricalDeclaration, 'thermostats'>,

@@ -1,31 +1,13 @@
-import type { Repair } from '../family';
 import { openOhm } from '../../circuit';
+import { unlistedRepairId } from '../kit/unlisted-repair';
 import type { Branch } from './circuit-of';
 import type { ElectricalDeclaration } from './declaration';
 import { fault, resistiveJoint, type FaultMode } from './faults';
-import type { FamilyParameters } from './parameters';
+import type { FamilyParameters } from '../kit/parameters';
 import type { Plate } from './plate';
-
-/** The suspect that stands for everything that no family names, and what is done about it. */
-export const unlistedRepairId = 'look-further';
 
 /** One unit in thirty has something that nobody foresaw: half of it on the circuit, half anywhere. Common practice. */
 export const unlistedShare = 0.035;
-
-export const unlistedRepair: Repair = {
-  suspect: 'Something not in this list',
-  order: 'Look further: nothing in this list explains the readings',
-  parts: [],
-  steps: [
-    'Take the reading that fits nothing again, with another meter.',
-    'Look for what is not on the picture: an added switch, a timer, a relay, a joint in a wall, a second supply.',
-    'Ask somebody who knows this make, with the readings at hand. Leave it safe meanwhile.',
-  ],
-  cautions: ['Power off and proved dead on every leg before a wire is touched.'],
-  wires: [],
-  proof: [],
-  minutes: 20,
-};
 
 const prefix = 'unlisted.';
 

@@ -1,6 +1,7 @@
 /* eslint-disable -- generated */
 /* Made by `npm run generate:job-file` from schemas/job.schema.ts. Do not edit. */
 
+export type PlateValue = string | boolean | number | Value;
 export type Entry =
   | ReadingEntry
   | ObservationEntry
@@ -65,6 +66,14 @@ export interface JobFile {
       frequency?: Measured;
       residualCurrentDevice?: boolean;
     };
+    gas?: {
+      kind?: 'natural-gas' | 'lpg';
+      inlet?: Measured;
+    };
+    water?: {
+      pressure?: Measured;
+      hardness?: string;
+    };
   };
   complaint?: {
     kind?:
@@ -96,6 +105,7 @@ export interface JobFile {
     id: string;
     name: string;
     liveWork?: boolean;
+    gasWork?: boolean;
     licence?: string;
   }[];
   /**
@@ -130,10 +140,10 @@ export interface JobFile {
   extensions?: {};
 }
 export interface Plate {
-  rated: {
+  rated?: {
     volt: number;
   };
-  elements: {
+  elements?: {
     upper?: ElementPlate;
     lower?: ElementPlate;
     only?: ElementPlate;
@@ -142,9 +152,66 @@ export interface Plate {
     litre: number;
   };
   wiring?: 'non-simultaneous' | 'simultaneous';
+  [k: string]:
+    | PlateValue
+    | {
+        volt: number;
+      }
+    | {
+        upper?: ElementPlate;
+        lower?: ElementPlate;
+        only?: ElementPlate;
+      }
+    | {
+        litre: number;
+      }
+    | 'non-simultaneous'
+    | 'simultaneous'
+    | undefined;
 }
 export interface ElementPlate {
   watt: number;
+}
+export interface Value {
+  ohm?: number;
+  volt?: number;
+  ampere?: number;
+  watt?: number;
+  celsius?: number;
+  kelvin?: number;
+  litre?: number;
+  litrePerMinute?: number;
+  cubicMetrePerHour?: number;
+  pascal?: number;
+  percent?: number;
+  ppm?: number;
+  hertz?: number;
+  second?: number;
+  millimetre?: number;
+  kelvinPerMinute?: number;
+  count?: number;
+  overRange?: true;
+  above?: Measured;
+  basis?: 'gross' | 'net';
+}
+export interface Measured {
+  ohm?: number;
+  volt?: number;
+  ampere?: number;
+  watt?: number;
+  celsius?: number;
+  kelvin?: number;
+  litre?: number;
+  litrePerMinute?: number;
+  cubicMetrePerHour?: number;
+  pascal?: number;
+  percent?: number;
+  ppm?: number;
+  hertz?: number;
+  second?: number;
+  millimetre?: number;
+  kelvinPerMinute?: number;
+  count?: number;
 }
 export interface ReadingEntry {
   id: string;
@@ -161,7 +228,28 @@ export interface ReadingEntry {
    */
   between?: ProbePoint[];
   around?: string;
-  quantity?: 'resistance' | 'voltage-ac' | 'current-ac' | 'temperature';
+  point?: string;
+  quantity?:
+    | 'resistance'
+    | 'voltage-ac'
+    | 'current-ac'
+    | 'power'
+    | 'temperature'
+    | 'temperature-difference'
+    | 'volume'
+    | 'flow'
+    | 'pressure'
+    | 'voltage-dc'
+    | 'current-dc'
+    | 'frequency'
+    | 'pressure-difference'
+    | 'volume-flow'
+    | 'ppm'
+    | 'percent'
+    | 'time'
+    | 'length'
+    | 'temperature-rate'
+    | 'count';
   value?: Value;
   values?: {
     [k: string]: Value;
@@ -185,47 +273,13 @@ export interface EntryState {
    */
   lifted?: LiftedEnd[];
   load?: 'loaded' | 'open-circuit';
-}
-export interface Measured {
-  ohm?: number;
-  volt?: number;
-  ampere?: number;
-  watt?: number;
-  celsius?: number;
-  kelvin?: number;
-  litre?: number;
-  litrePerMinute?: number;
-  cubicMetrePerHour?: number;
-  pascal?: number;
-  percent?: number;
-  ppm?: number;
-  hertz?: number;
-  second?: number;
-  millimetre?: number;
+  controls?: {
+    [k: string]: string | Measured;
+  };
 }
 export interface LiftedEnd {
   wire: string;
   end: string;
-}
-export interface Value {
-  ohm?: number;
-  volt?: number;
-  ampere?: number;
-  watt?: number;
-  celsius?: number;
-  kelvin?: number;
-  litre?: number;
-  litrePerMinute?: number;
-  cubicMetrePerHour?: number;
-  pascal?: number;
-  percent?: number;
-  ppm?: number;
-  hertz?: number;
-  second?: number;
-  millimetre?: number;
-  overRange?: true;
-  above?: Measured;
-  basis?: 'gross' | 'net';
 }
 export interface ObservationEntry {
   id: string;
@@ -282,7 +336,10 @@ export interface ActionEntry {
     | 'open'
     | 'close'
     | 'replace'
-    | 'leave';
+    | 'leave'
+    | 'set-control'
+    | 'make-so'
+    | 'end-so';
   by?: string;
   visit?: string;
   note?: string;
@@ -301,6 +358,9 @@ export interface ActionEntry {
   proverTried?: 'before-and-after' | 'before' | 'not-tried';
   duration?: Measured;
   result?: string;
+  control?: string;
+  position?: string;
+  fact?: string;
 }
 export interface ProbedDead {
   /**
@@ -454,6 +514,7 @@ export interface CorrectionEntry {
 }
 export interface Constraints {
   liveWork?: boolean;
+  gasWork?: boolean;
   /**
    * @maxItems 40
    */

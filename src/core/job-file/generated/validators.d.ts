@@ -1,4 +1,5 @@
 /* Made by `npm run generate:job-file` from schemas/job.schema.ts. Do not edit. */
+import type { Services } from '../services';
 import type { Constraints, Entry, JobFile, Plate } from './job-types';
 
 export interface SchemaProblem {
@@ -14,4 +15,5 @@ interface Validator<T> {
 export const validateJobFile: Validator<JobFile>;
 export const validateEntry: Validator<Entry>;
 export const validatePlate: Validator<Plate>;
+export const validateServices: Validator<Services>;
 export const validateConstraints: Validator<Constraints>;

@@ -1,0 +1,212 @@
+import type {
+  Evidence,
+  FamilyModel,
+  GoodReading,
+  Hypothesis,
+  Observable,
+  PlanStart,
+} from '../diagnosis/model';
+import type { FamilyCatalogue } from '../job-file/catalogue';
+import type { WalkedEntry } from '../job-file/fold';
+import type {
+  Entry,
+  EntryState,
+  JobFile,
+  ObservationEntry,
+  ProbePoint,
+  ReadingEntry,
+} from '../job-file/generated/job-types';
+import type { JobState } from '../job-file/state';
+import type { Quantity } from '../quantities';
+import type { CheckWords, Drawing, Question, Repair } from './family';
+import type { AccessStep } from './kit/access-step';
+import type { TechnicianLimits } from './kit/limits';
+import type { FamilyNames, NamedCheck } from './kit/names';
+import type { FamilyParameters } from './kit/parameters';
+import type { PlateField } from './kit/plate-field';
+import type { PictureControl, PictureSlider, SettingField } from './kit/setting';
+import type { UnitState } from './kit/unit-state';
+import type { PictureSetting, PictureState } from './picture';
+
+/** What a plate and its site say, as a family keeps it: only the family that read it looks inside. */
+export type FamilyPlate = object;
+
+/** What a meter is put on: two points, round a conductor, or a point that is named. */
+export type Target =
+  | { readonly between: readonly [ProbePoint, ProbePoint] }
+  | { readonly around: string }
+  | { readonly point: string };
+
+/** What reads a part on itself, of everything that a repair fits. */
+export interface PartReaders {
+  check(id: string): boolean;
+  /** Ohms between two points. */
+  points(touched: readonly string[]): boolean;
+}
+
+/** Where volts are tried before the unit counts as dead. */
+export interface DeadPoint {
+  readonly between: readonly [string, string];
+  readonly label: string;
+}
+
+/** What ends a diagnosis, and what is done about it: above everything else. */
+export interface StopWords {
+  readonly title: string;
+  /** In order, verb first. */
+  readonly steps: readonly string[];
+}
+
+/** A stop that stands: which, by what, and what to do. */
+export interface Stop extends StopWords {
+  readonly kind: string;
+  readonly entry: string;
+}
+
+/** What somebody should expect of a part by its plate. */
+export interface PlateFact {
+  readonly label: string;
+  readonly values: readonly { readonly value: number; readonly quantity: Quantity }[];
+}
+
+/** Words that are not those of a check, a question or a repair. */
+export interface FamilyWords {
+  readonly faults: Readonly<Record<string, string>>;
+  readonly conductors: Readonly<Record<string, string>>;
+  /** Covers and other facts of access. */
+  readonly covers: Readonly<Record<string, string>>;
+  /** Where to look where a reading repeats and still fits nothing. */
+  readonly lookCloser: string;
+  /** What the report tells whoever lives with the heater, beside that hot water scalds. */
+  readonly ownerCautions: readonly OwnerCaution[];
+}
+
+export interface OwnerCaution {
+  readonly sign: 'no-reset' | 'electricity' | 'warning';
+  readonly lead: string;
+  readonly rest: string;
+  /** Added while wires are lifted. */
+  readonly whileLifted?: string;
+}
+
+/**
+ * A family of appliances as the rest of the house sees it, whatever it burns, moves or switches. What a family is made of
+ * (a circuit, water, a sequence) stays behind this: evidence comes out of entries, predictions out of observables, and
+ * nobody else knows what is in either.
+ */
+export interface ApplianceFamily {
+  readonly id: string;
+  readonly title: string;
+  readonly names: FamilyNames;
+  readonly catalogue: FamilyCatalogue;
+  readonly checks: Readonly<Record<string, CheckWords>>;
+  readonly checkIds: readonly string[];
+  readonly questions: Readonly<Record<string, Question>>;
+  readonly questionIds: readonly string[];
+  /** Kinds of complaint that the call offers for this family, the commonest first. */
+  readonly askedComplaints: readonly string[];
+  readonly repairs: Readonly<Record<string, Repair>>;
+  readonly words: FamilyWords;
+  readonly drawing: Drawing;
+  readonly plateFields: readonly PlateField[];
+  readonly settings: readonly SettingField[];
+  readonly pictureControls: readonly PictureControl[];
+  readonly pictureSliders: readonly PictureSlider[];
+  /** Points to be proved dead; none where nothing in the unit is on mains volts. */
+  readonly deadPoints: readonly DeadPoint[];
+  /** Checks in the order that practice takes them. */
+  readonly usualOrder: readonly string[];
+  readonly parameters: FamilyParameters;
+  readonly parameterHash: string;
+  isCheckId(id: string | undefined): id is string;
+  check(id: string): NamedCheck;
+  /** @throws PlateError where the plate cannot be worked with. */
+  plateOf(job: Pick<JobFile, 'unit' | 'site'>): FamilyPlate;
+  model(plate: FamilyPlate, parameters?: FamilyParameters): FamilyModel;
+  /** How the unit stands for a reading taken now. */
+  readingState(state: JobState): UnitState;
+  /** The state that a check implies, over what is otherwise so. */
+  impliedState(check: string | undefined, present: UnitState): UnitState;
+  observableOfCheck(check: string, state: UnitState): Observable;
+  observableOfQuestion(question: string): Observable;
+  /** A check as it would be taken now; a voltage without load, where that is said. */
+  observableNow(check: string, state: JobState, load?: EntryState['load']): Observable;
+  observableAt(target: Target, quantity: Quantity, state: UnitState): Observable | undefined;
+  /** What an entry looked at, in the state that it was taken in; undefined where it names nothing of this family. */
+  observableOf(entry: ReadingEntry | ObservationEntry, before: JobState): Observable | undefined;
+  /**
+   * The same as a plan would name it: what only the technician at the unit knew, such as the water's temperature, does not
+   * make it another check.
+   */
+  plannedKeyOf(entry: ReadingEntry | ObservationEntry, before: JobState): string | undefined;
+  /** What was written down as found and is as good as a check: dials, for one. */
+  settingEvidence(
+    walked: readonly WalkedEntry[],
+    errorRateOf: (check: string) => number,
+  ): readonly Evidence[];
+  /** Equal for hypotheses under which a good unit would show the same: its water, its pilot. */
+  standingKey(hypothesis: Hypothesis): string | number;
+  /** The same look at a unit that stands as the hypothesis has it; undefined where it makes no difference. */
+  lookAtStanding(observable: Observable, hypothesis: Hypothesis): Observable | undefined;
+  /** The slip of the hand that most likely made a reading that fits nothing, in words. */
+  likelyMistake(entry: Entry, good: GoodReading | undefined, before: JobState): string | undefined;
+  /** What reads the part that a repair fits; undefined where it fits none, or none that anything reads. */
+  readersOf(repair: string, fault: string | undefined): PartReaders | undefined;
+  accessSteps(check: string, state: JobState): AccessStep[];
+  /** Minutes of a check with the access that it still needs. */
+  minutesOf(check: string, state: JobState, parameters?: FamilyParameters): number;
+  isAllowed(check: string, limits: TechnicianLimits): boolean;
+  /** Dangers that a check runs into, by name. */
+  dangersOf(check: string): readonly string[];
+  errorRateOf(check: string | undefined, parameters?: FamilyParameters): number;
+  /** @param plate leaves out what its variant has not; every check where it is not given. */
+  planStart(
+    state: JobState,
+    limits: TechnicianLimits,
+    parameters?: FamilyParameters,
+    plate?: FamilyPlate,
+  ): PlanStart;
+  /** Whether a unit of this plate has what a check looks at. */
+  appliesTo(check: string, plate: FamilyPlate): boolean;
+  /** Checks that prove a repair, those of the whole path first. */
+  proofChecksFor(repair: string): readonly string[];
+  /** The unit as it is drawn under a hypothesis, with what is set on the picture over what the logbook says. */
+  picture(
+    plate: FamilyPlate,
+    drawn: Hypothesis,
+    state: JobState,
+    setting: PictureSetting,
+  ): Omit<PictureState, 'suspected'>;
+  /** What a hypothesis changes, as the picture names its parts. */
+  drawnChanges(hypothesis: Hypothesis): readonly string[];
+  /** The state that a reading would be taken in with what is set on the picture. */
+  stateWith(state: JobState, setting: PictureSetting): UnitState;
+  /** The same as an entry states it. */
+  statedOf(setting: PictureSetting, state: UnitState): EntryState;
+  /** What feeds such a unit where nobody said. */
+  usualServices(unit: Pick<JobFile['unit'], 'plate'>): NonNullable<JobFile['site']>;
+  /** The plate in one line: 2 × 4500 W at 240 V. */
+  plateLine(unit: Pick<JobFile['unit'], 'plate'>): string;
+  /** What feeds it, where that is not what the plate asks for: on 208 V. */
+  feedLine(plate: FamilyPlate): string | undefined;
+  /** What follows from a plate: the ohms and amps of an element, by the part that has them. */
+  plateFacts(plate: FamilyPlate): readonly PlateFact[];
+  /** Numbers that the picture writes beside its parts, from the plate. */
+  drawnRatings(plate: FamilyPlate): Readonly<Record<string, number>>;
+  /** What is still to be seen after a repair, with the times that this plate needs. */
+  nextProof(plate: FamilyPlate): string;
+  /** What ends the diagnosis as things stand: smelled gas, spillage. */
+  stopOf(complaint: JobFile['complaint'], walked: readonly WalkedEntry[]): Stop | undefined;
+  /** The check that comes before any other as things stand: a sniff for gas. */
+  firstCheck(state: JobState): string | undefined;
+  /** The check whose result a code on a display, or a light pattern, is. */
+  readonly codeCheck?: string;
+  /** Something burns in it: some of its checks are gas work. */
+  readonly burnsGas: boolean;
+  /** Whether an answer of the call forbids a check. */
+  isBarred(check: string, complaint: JobFile['complaint']): boolean;
+  /** The one number that an entry with several values comes to. */
+  combined(entry: ReadingEntry): number | undefined;
+  /** Where a fault without a name sits. */
+  placeOfUnlisted(fault: string): string | undefined;
+}

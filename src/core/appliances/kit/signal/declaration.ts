@@ -1,0 +1,192 @@
+import type { JobFile } from '../../../job-file/generated/job-types';
+import type { Quantity } from '../../../quantities';
+import type { FamilyPlate, FamilyWords, PlateFact, StopWords } from '../../appliance-family';
+import type { CheckWords, Drawing, Question, Repair } from '../../family';
+import type { PictureState } from '../../picture';
+import type { Changes, Ends } from '../change';
+import type { CheckEffects } from '../effects';
+import type { Mode } from '../list-hypotheses';
+import type { MeterModel } from '../../../diagnosis/model';
+import type { FamilyNames } from '../names';
+import type { FamilyParameters } from '../parameters';
+import type { PlateField } from '../plate-field';
+import type { PictureControl, PictureSlider, SettingField } from '../setting';
+import type { Signals } from '../stages';
+import type { UnitState } from '../unit-state';
+import type { Target } from '../../appliance-family';
+
+/** A way a fault comes out: what it changes, and how much that differs, natural logarithm. */
+export interface SignalVariant {
+  readonly share: number;
+  readonly changes: Changes;
+  readonly spread?: Readonly<Record<string, number>>;
+}
+
+export type SignalMode = Mode<SignalVariant>;
+
+/** How a unit stands when somebody comes: what its fault has led to. Shares sum to 1. */
+export interface Standing {
+  readonly share: number;
+}
+
+/** A unit to be run: what it is made of, how it stood on arrival, how it is set for a reading. */
+export interface Running<Plate extends FamilyPlate, S extends Standing> {
+  readonly plate: Plate;
+  readonly elements: Readonly<Record<string, number>>;
+  readonly standing: S;
+  readonly state: UnitState;
+}
+
+/** A unit as it runs under a hypothesis: what looks and answers are told from. */
+export interface Seen<Plate extends FamilyPlate, S extends Standing> extends Running<Plate, S> {
+  readonly signals: Readonly<Signals>;
+  /** Whether it has one of these faults. */
+  has(...faults: readonly string[]): boolean;
+}
+
+export type Shares = Readonly<Record<string, number>>;
+
+/** Elements that a reading follows, and whether how the unit was found bears on it. */
+export interface Follows {
+  readonly elements: readonly string[];
+  readonly byStanding: boolean;
+}
+
+export interface Followed {
+  /** Of a meter on two points. */
+  readonly probe: Follows;
+  /** Of each signal that a check reads. */
+  readonly signals: Readonly<Record<string, Follows>>;
+}
+
+/** What is seen, heard or felt; what it depends on of the state beside the unit itself. */
+export interface SignalLook<Plate extends FamilyPlate, S extends Standing> {
+  /** Equal for states in which it is the same look; the same in all where absent. */
+  keyOf?(state: UnitState): string;
+  predict(seen: Seen<Plate, S>): Shares;
+}
+
+/** A physics to be run, with what a meter shows on it. */
+export interface SignalModel<Plate extends FamilyPlate, S extends Standing> {
+  run(unit: Running<Plate, S>): Signals;
+  /** What a meter shows at two points of it, in the kept unit; undefined where it cannot be read there. */
+  probe(unit: Running<Plate, S>, target: Target, quantity: Quantity): number | undefined;
+}
+
+/**
+ * A family whose physics are stages that exchange signals: data, with a few functions. Everything that follows from it
+ * (hypotheses, predictions, evidence, access, plans) is worked out by the kit.
+ */
+export interface SignalDeclaration<Plate extends FamilyPlate, S extends Standing> {
+  readonly title: string;
+  readonly names: FamilyNames;
+  readonly words: FamilyWords;
+  readonly parameters: FamilyParameters;
+  readonly drawing: Drawing;
+  readonly checks: Readonly<Record<string, CheckWords>>;
+  readonly questions: Readonly<Record<string, Question>>;
+  readonly askedComplaints: readonly string[];
+  readonly repairs: Readonly<Record<string, Repair>>;
+  readonly usualOrder: readonly string[];
+  readonly plateFields: readonly PlateField[];
+  readonly settings: readonly SettingField[];
+  readonly pictureControls: readonly PictureControl[];
+  readonly pictureSliders: readonly PictureSlider[];
+  /** Facts of access: which check each needs, and what makes each so. */
+  readonly access: AccessDeclaration;
+  readonly effects: Readonly<Record<string, CheckEffects>>;
+  readonly stops: StopDeclaration;
+  /** Checks that an answer of the call forbids. */
+  readonly barred: Readonly<Record<string, Readonly<Record<string, string>>>>;
+  plateOf(job: Pick<JobFile, 'unit' | 'site'>): Plate;
+  usualServices(plate: JobFile['unit']['plate']): NonNullable<JobFile['site']>;
+  plateLine(plate: JobFile['unit']['plate']): string;
+  plateFacts(plate: Plate): readonly PlateFact[];
+  nextProof(plate: Plate): string;
+  /** What the plate says of a field that checks, faults and codes may depend on. */
+  variantOf(plate: Plate, field: string): string;
+  modes(plate: Plate): readonly SignalMode[];
+  elements(plate: Plate): Readonly<Record<string, number>>;
+  readonly ends: Ends;
+  /** Spread of the true value of an element of a good unit, natural logarithm. */
+  readonly tolerances: Readonly<Partial<Record<string, number>>>;
+  /** Elements whose true value several readings share, each with its spread; at most three. */
+  readonly shared: readonly { readonly element: string; readonly spread: string }[];
+  situations(
+    model: SignalModel<Plate, S>,
+    plate: Plate,
+    elements: Readonly<Record<string, number>>,
+    faults: readonly string[],
+  ): readonly S[];
+  model(plate: Plate): SignalModel<Plate, S>;
+  /** Signal that a check of one value reads, where it is not read between two points. */
+  readonly reads: Readonly<Record<string, string>>;
+  /** Units that are alike in what a reading follows read alike: each is worked out once. */
+  readonly follows: Followed;
+  /** What the values of a check that gives several come to, as the one number that its signal stands for. */
+  readonly combined: Readonly<Record<string, (values: Readonly<Record<string, number>>) => number>>;
+  /** How an instrument errs: by check, else by quantity. */
+  meterOf(check: string | undefined, quantity: Quantity): MeterModel;
+  /** Spread of a reading beside that of the elements, in its kept unit. */
+  readonly ownSpread: Readonly<Record<string, number>>;
+  readonly looks: Readonly<Record<string, SignalLook<Plate, S>>>;
+  readonly answers: Readonly<Record<string, (seen: Seen<Plate, S>) => Shares>>;
+  /** The state that a check is taken in, over what is otherwise so. */
+  impliedState(check: string, present: UnitState): UnitState;
+  /** Equal for hypotheses under which a good unit shows the same. */
+  standingKey(standing: S): string;
+  picture(
+    seen: Seen<Plate, S>,
+    model: SignalModel<Plate, S>,
+  ): Omit<PictureState, 'suspected' | 'faults'>;
+}
+
+/** Results and answers that end the diagnosis: nothing but making safe comes after them. */
+export interface StopDeclaration {
+  readonly kinds: Readonly<Record<string, StopWords>>;
+  /** By check: the value, or the number above which it stops. */
+  readonly checks: Readonly<
+    Record<
+      string,
+      { readonly kind: string; readonly values?: readonly string[]; readonly above?: number }
+    >
+  >;
+  /** By question: the answer, and the checks that have to be good before it stops no more. */
+  readonly answers: Readonly<
+    Record<
+      string,
+      { readonly kind: string; readonly value: string; readonly clearedBy: readonly string[] }
+    >
+  >;
+}
+
+/** What a check needs to be so before it is taken, and what it needs not to be so. */
+export interface AccessDeclaration {
+  /** Minutes to make each so and to undo it stand in the parameters, by the same ids. */
+  readonly facts: readonly AccessFactDeclaration[];
+  readonly needs: Readonly<
+    Record<string, { readonly sets: readonly string[]; readonly clears: readonly string[] }>
+  >;
+}
+
+export interface AccessFactDeclaration {
+  readonly id: string;
+  /** As an order: "Take the outer panel off". */
+  readonly order: string;
+  /** And how it is undone, where it has to be. */
+  readonly undo?: string;
+  /** The check whose result says whether it is so: it is taken first, and may say no. */
+  readonly shownBy?: string;
+  /** Other facts that have to be so while it is changed. */
+  readonly with?: readonly string[];
+  /** The gas way is opened for it, or something is lit. */
+  readonly opensGas?: boolean;
+  /** Before any check at all. */
+  readonly isFirst?: boolean;
+  /** Wires that hang free while it is so. */
+  readonly lifts?: readonly { readonly wire: string; readonly end: string }[];
+  /** Facts that are not so any more once this one is. */
+  readonly ends?: readonly string[];
+  /** Ends with another person, with leaving, and after hours without a word. */
+  readonly lapses?: boolean;
+}

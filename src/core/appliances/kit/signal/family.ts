@@ -1,0 +1,319 @@
+import type { Candidate, Hypothesis } from '../../../diagnosis/model';
+import type { FamilyCatalogue } from '../../../job-file/catalogue';
+import { quantityOf } from '../../../job-file/quantity';
+import { numberOf } from '../../../quantities';
+import type { ApplianceFamily, FamilyPlate, Target } from '../../appliance-family';
+import { effectsOf, everyEffect, type CheckEffects } from '../effects';
+import { isAllowed, type TechnicianLimits } from '../limits';
+import { parameterHash, type FamilyParameters } from '../parameters';
+import { plateKeys } from '../plate-field';
+import { stateKey, withDone, type UnitState } from '../unit-state';
+import { withUnlisted } from '../unlisted-repair';
+import { deniedFact, isSo, opensGas, signalAccess } from './access';
+import { likelyMistake } from './mistakes';
+import { stopOf } from './stops';
+import type { SignalDeclaration, Standing } from './declaration';
+import { readingState, stateOfEntry } from './entry-state';
+import type { SignalHypothesis } from './hypothesis';
+import { signalFamilyModel } from './model';
+import {
+  observableOfCheck,
+  observableOfQuestion,
+  observableOfTarget,
+  type SignalObservable,
+} from './observable';
+
+/** Makes a family from its declaration: everything that the house asks of it follows from that. */
+export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
+  declared: SignalDeclaration<Plate, S>,
+): ApplianceFamily {
+  const declaration = withUnlisted(declared, ['Leave it off and safe while you look.']);
+  const { names, checks, parameters: own, looks } = declaration;
+  const access = signalAccess(declaration.access);
+  const isCheckId = (id: string | undefined): id is string =>
+    id !== undefined && Object.hasOwn(names.checks, id);
+  const impliedState = (check: string | undefined, present: UnitState) =>
+    check === undefined ? present : declaration.impliedState(check, present);
+  const catalogue = catalogueOf(declaration);
+  const observableIn = (check: string, state: UnitState): SignalObservable => {
+    const look = looks[check];
+    return observableOfCheck(check, state, look ? (look.keyOf?.(state) ?? '') : stateKey(state));
+  };
+  const errorRateOf = (check: string | undefined, { checkErrors, errorRates }: FamilyParameters) =>
+    check === undefined
+      ? errorRates.reading
+      : (checkErrors?.[check] ??
+        (names.checks[check]!.kind === 'observation'
+          ? errorRates.observation
+          : errorRates.reading));
+  /** Checks that a plan may propose: not records of safety, nor what the plate has not. */
+  const isPlanned = (check: string, plate: FamilyPlate | undefined) =>
+    !names.checks[check]!.record &&
+    names.checks[check]!.kind !== 'series' &&
+    (plate === undefined || applies(check, plate));
+  const mayTake = (check: string, limits: TechnicianLimits) =>
+    isAllowed(declaration, check, limits) &&
+    (limits.gasWork !== false || !opensGas(declaration.access, check));
+  const applies = (check: string, plate: FamilyPlate) =>
+    Object.entries(names.checks[check]!.onlyIf ?? {}).every(([field, wanted]) =>
+      wanted.includes(declaration.variantOf(plate as Plate, field)),
+    );
+
+  const family: ApplianceFamily = {
+    id: names.family,
+    title: declaration.title,
+    names,
+    catalogue,
+    checks,
+    checkIds: Object.keys(names.checks),
+    questions: declaration.questions,
+    questionIds: Object.keys(declaration.questions),
+    askedComplaints: declaration.askedComplaints,
+    repairs: declaration.repairs,
+    words: declaration.words,
+    drawing: declaration.drawing,
+    plateFields: declaration.plateFields,
+    settings: declaration.settings,
+    pictureControls: declaration.pictureControls,
+    pictureSliders: declaration.pictureSliders,
+    deadPoints: [],
+    usualOrder: declaration.usualOrder,
+    parameters: own,
+    parameterHash: parameterHash(own),
+    isCheckId,
+    check: (id) => names.checks[id]!,
+    plateOf: (job) => declaration.plateOf(job),
+    model: (plate, parameters = own) => signalFamilyModel(declaration, plate as Plate, parameters),
+    readingState,
+    impliedState,
+    observableOfCheck: observableIn,
+    observableOfQuestion,
+    observableNow: (check, state) => observableIn(check, impliedState(check, readingState(state))),
+    observableAt: observableOfTarget,
+    observableOf(entry, before) {
+      const state = stateOfEntry(entry, before, impliedState);
+      if (entry.check !== undefined) {
+        return isCheckId(entry.check) ? observableIn(entry.check, state) : undefined;
+      }
+      if (entry.kind === 'observation') return undefined;
+      const target = targetOf(entry);
+      const quantity = quantityOf(entry, catalogue);
+      return target && quantity && observableOfTarget(target, quantity, state);
+    },
+    plannedKeyOf(entry, before) {
+      if (!isCheckId(entry.check)) return undefined;
+      return observableIn(entry.check, stateOfEntry(entry, before, impliedState)).key;
+    },
+    settingEvidence: () => [],
+    standingKey: (hypothesis) => declaration.standingKey(standingOf(hypothesis)),
+    lookAtStanding(observable, hypothesis) {
+      const seen = observable as SignalObservable;
+      if (seen.kind === 'question' || showsStanding(seen)) return undefined;
+      const standing = standingOf(hypothesis);
+      return { ...seen, standing, key: `${seen.key} ${declaration.standingKey(standing)}` };
+    },
+    likelyMistake: (entry, good) => likelyMistake(catalogue, entry, good),
+    readersOf(repair) {
+      const shownBy = declaration.repairs[repair]?.shownBy;
+      return shownBy && { check: (id) => shownBy.includes(id), points: () => false };
+    },
+    accessSteps: (check, state) => access.stepsTo(check, state),
+    minutesOf: (check, state, parameters = own) =>
+      access.minutesTo(check, state, parameters) + (parameters.checkMinutes[check] ?? 0),
+    isAllowed: mayTake,
+    dangersOf: () => [],
+    errorRateOf: (check, parameters = own) => errorRateOf(check, parameters),
+    planStart(state, limits, parameters = own, plate) {
+      const present = readingState(state);
+      const candidates = Object.keys(parameters.checkMinutes).flatMap((checkId): Candidate[] => {
+        const isOpen =
+          isPlanned(checkId, plate) &&
+          !state.refused.has(checkId) &&
+          mayTake(checkId, limits) &&
+          !access.isBarred(checkId, state);
+        if (!isOpen) return [];
+        const { changes, flags } = changesOf(declaration, checkId);
+        return [
+          {
+            checkId,
+            minutes: parameters.checkMinutes[checkId] ?? 0,
+            hazardMinutes: parameters.hazardMinutes[checkId] ?? 0,
+            errorRate: errorRateOf(checkId, parameters),
+            accessMinutes: access.minutesTo(checkId, state, parameters),
+            need: access.needOf(checkId),
+            changes,
+            observableIn: (world) =>
+              observableIn(
+                checkId,
+                impliedState(
+                  checkId,
+                  withDone(
+                    present,
+                    ...flags.flatMap((flag, k) => ((world & (1 << k)) === 0 ? [] : [flag])),
+                  ),
+                ),
+              ),
+          },
+        ];
+      });
+      return { candidates, facts: access.facts(parameters), access: access.now(state) };
+    },
+    proofChecksFor: (repair) => declaration.repairs[repair]?.proof ?? [],
+    appliesTo: applies,
+    picture(plate, drawn, state, setting) {
+      const { faults, elements, standing } = drawn as SignalHypothesis<S>;
+      const unit = {
+        plate: plate as Plate,
+        elements,
+        standing,
+        state: family.stateWith(state, setting),
+      };
+      const model = declaration.model(plate as Plate);
+      const seen = {
+        ...unit,
+        signals: model.run(unit),
+        has: (...wanted: readonly string[]) => wanted.some((each) => faults.includes(each)),
+      };
+      return { ...declaration.picture(seen, model), faults };
+    },
+    drawnChanges: (hypothesis) => Object.keys((hypothesis as SignalHypothesis<S>).changes),
+    stateWith(state, { controls = {}, known = {}, apart }) {
+      const present = readingState(state);
+      return {
+        ...present,
+        controls: { ...present.controls, ...controls },
+        apart: apart ?? present.apart,
+        known,
+      };
+    },
+    statedOf: ({ controls = {} }, state) => ({
+      ...(Object.keys(controls).length > 0 ? { controls } : {}),
+      ...(state.apart.length > 0 ? { lifted: [...state.apart] } : {}),
+    }),
+    usualServices: ({ plate }) => declaration.usualServices(plate),
+    plateLine: ({ plate }) => declaration.plateLine(plate),
+    feedLine: () => undefined,
+    plateFacts: (plate) => declaration.plateFacts(plate as Plate),
+    drawnRatings: () => ({}),
+    nextProof: (plate) => declaration.nextProof(plate as Plate),
+    burnsGas: declaration.access.facts.some((each) => each.opensGas),
+    codeCheck: Object.keys(names.checks).find((each) => names.checks[each]!.kind === 'code'),
+    firstCheck: (state) =>
+      declaration.access.facts.find((each) => each.isFirst && !isSo(state, each))?.shownBy,
+    stopOf: (complaint, walked) => stopOf(declaration.stops, complaint, walked),
+    isBarred: (check, complaint) =>
+      Object.entries(declaration.barred[check] ?? {}).some(
+        ([question, answer]) => complaint?.answers?.[question] === answer,
+      ),
+    combined({ check, values = {} }) {
+      if (check === undefined) return undefined;
+      const { valuesAt, quantity } = names.checks[check] ?? {};
+      const combine = declaration.combined[check];
+      if (!combine || !valuesAt || !quantity) return undefined;
+      const numbers = Object.fromEntries(
+        Object.keys(valuesAt).flatMap((key) => {
+          const number = numberOf(values[key], quantity);
+          return number === undefined ? [] : [[key, number]];
+        }),
+      );
+      return Object.keys(numbers).length === Object.keys(valuesAt).length
+        ? combine(numbers)
+        : undefined;
+    },
+    placeOfUnlisted: () => undefined,
+  };
+  return family;
+
+  /** A look, or what follows the standing alone: a good unit would not have stood so, and nothing else is to be judged. */
+  function showsStanding(seen: Exclude<SignalObservable, { kind: 'question' }>): boolean {
+    if (seen.kind === 'target') return false;
+    if (declaration.looks[seen.check]) return true;
+    const follows = declaration.follows.signals[declaration.reads[seen.check] ?? ''];
+    return follows?.byStanding === true && follows.elements.length === 0;
+  }
+
+  function standingOf(hypothesis: Hypothesis): S {
+    return (hypothesis as SignalHypothesis<S>).standing;
+  }
+}
+
+function targetOf(entry: {
+  readonly between?: readonly unknown[];
+  readonly point?: string;
+}): Target | undefined {
+  if (entry.between)
+    return { between: entry.between as Extract<Target, { between: unknown }>['between'] };
+  return entry.point === undefined ? undefined : { point: entry.point };
+}
+
+const donesOf = (each: CheckEffects): string[] =>
+  everyEffect(each).flatMap((effect) => ('done' in effect ? [effect.done] : []));
+
+/** What taking a check does once and for all, as flags of a plan's world. */
+function changesOf<Plate extends FamilyPlate, S extends Standing>(
+  { effects }: SignalDeclaration<Plate, S>,
+  check: string,
+): { readonly changes: number; readonly flags: readonly string[] } {
+  const flags = [...new Set(Object.values(effects).flatMap(donesOf))];
+  const done = donesOf(effects[check] ?? []);
+  return {
+    flags,
+    changes: flags.reduce((sum, flag, k) => (done.includes(flag) ? sum | (1 << k) : sum), 0),
+  };
+}
+
+/** What the record needs to know of the family. */
+function catalogueOf<Plate extends FamilyPlate, S extends Standing>({
+  names,
+  questions,
+  access,
+  effects,
+  settings,
+  plateFields,
+}: SignalDeclaration<Plate, S>): FamilyCatalogue {
+  const shown = access.facts.filter((each) => each.shownBy !== undefined);
+  const source = {
+    dials: new Map<string, string>(),
+    checks: effects,
+    // After a repair everything that was shown not to be so may be so.
+    afterRepair: shown.map(({ id }) => ({ fact: deniedFact(id), so: false })),
+    ends: new Map(access.facts.map(({ id, ends = [] }) => [id, ends])),
+  };
+  return {
+    family: names.family,
+    terminals: new Set(names.terminals),
+    conductors: names.conductors,
+    repairs: new Set(names.repairs),
+    faults: new Set(Object.keys(names.faults)),
+    covers: new Set(),
+    settings: new Map(settings.map(({ id, quantity }) => [id, { quantity }])),
+    points: new Map(Object.entries(names.points ?? {})),
+    readable: { between: ['voltage-dc', 'resistance'], around: [] },
+    controls: new Map(Object.entries(names.controls ?? {})),
+    facts: new Map(
+      access.facts.map(({ id, lapses = false, opensGas: opens, shownBy }) => [
+        id,
+        { lapses, opensGas: opens, shownBy },
+      ]),
+    ),
+    dials: new Map(),
+    answers: new Map(Object.entries(questions).map(([id, { values }]) => [id, values])),
+    deadPoints: [],
+    plate: plateKeys(plateFields),
+    check(id) {
+      const check = Object.hasOwn(names.checks, id) ? names.checks[id] : undefined;
+      return (
+        check && {
+          kind: check.kind === 'code' ? 'observation' : check.kind,
+          quantity: check.quantity,
+          values: check.values,
+          valueKeys: check.valuesAt && Object.keys(check.valuesAt),
+          lifted: check.state?.lifted,
+          isLive: false,
+          isGasWork: opensGas(access, id),
+        }
+      );
+    },
+    effectsOf: (entry) => effectsOf(source, entry),
+  };
+}

@@ -1,0 +1,67 @@
+import type { Hypothesis } from '../../../diagnosis/model';
+import type { FamilyPlate } from '../../appliance-family';
+import { changed, type Changes } from '../change';
+import { listHypotheses, noFault, type ChosenVariant } from '../list-hypotheses';
+import type { FamilyParameters } from '../parameters';
+import type { SignalDeclaration, SignalModel, SignalVariant, Standing } from './declaration';
+
+/** What may be wrong with a unit, with all that follows from it. */
+export interface SignalHypothesis<S extends Standing> extends Hypothesis {
+  readonly changes: Changes;
+  /** True values, with what the faults change. */
+  readonly elements: Readonly<Record<string, number>>;
+  /** Spread of each element's value beside it, natural logarithm. */
+  readonly spread: Readonly<Record<string, number>>;
+  readonly standing: S;
+}
+
+/** Pairs are considered, the weightiest first, until this share of all units with two faults is covered. */
+const pairsCovered = 0.9;
+
+export function signalHypotheses<Plate extends FamilyPlate, S extends Standing>(
+  declaration: SignalDeclaration<Plate, S>,
+  model: SignalModel<Plate, S>,
+  plate: Plate,
+  parameters: FamilyParameters,
+): SignalHypothesis<S>[] {
+  const good = declaration.elements(plate);
+  const modes = declaration.modes(plate).filter(({ id }) => (parameters.faultWeights[id] ?? 0) > 0);
+  const isTolerated = Object.entries(declaration.tolerances) as [string, number][];
+  const make = (
+    chosen: readonly ChosenVariant<SignalVariant>[],
+    weight: number,
+    grid: Hypothesis['grid'],
+  ): SignalHypothesis<S>[] => {
+    const changes = Object.assign({}, ...chosen.map(({ variant }) => variant.changes)) as Changes;
+    const elements = changed(good, changes, declaration.ends);
+    const faults = chosen.map(({ mode }) => mode.id).filter((id) => id !== noFault);
+    const spread: Record<string, number> = Object.fromEntries(
+      isTolerated.filter(([element]) => !(element in changes)),
+    );
+    for (const { variant } of chosen) Object.assign(spread, variant.spread);
+    const common = {
+      faults,
+      repairs: [...new Set(chosen.map(({ mode }) => declaration.names.faults[mode.id]!))],
+      changes,
+      elements,
+      spread,
+      grid,
+    };
+    return declaration.situations(model, plate, elements, faults).map((standing, s) => ({
+      ...common,
+      id: `${chosen.map(({ key }) => key).join(' & ')}/${s}`,
+      weight: weight * standing.share,
+      standing,
+    }));
+  };
+  return listHypotheses<SignalVariant, SignalHypothesis<S>>({
+    modes,
+    parameters,
+    pairsCovered,
+    clash: (one, other) =>
+      one.variants.some(({ changes }) =>
+        other.variants.some((variant) => Object.keys(changes).some((id) => id in variant.changes)),
+      ),
+    make,
+  });
+}

@@ -1,0 +1,220 @@
+import type {
+  FamilyModel,
+  MeterModel,
+  OutcomePrediction,
+  Prediction,
+  QuantityPrediction,
+  SharedUnknown,
+} from '../../../diagnosis/model';
+import type { FamilyPlate } from '../../appliance-family';
+import type { FamilyParameters } from '../parameters';
+import { unlistedRepairId } from '../unlisted-repair';
+import { stateKey, type UnitState } from '../unit-state';
+import type { Signals } from '../stages';
+import type { Follows, Seen, Shares, SignalDeclaration, Standing } from './declaration';
+import { signalHypotheses, type SignalHypothesis } from './hypothesis';
+import type { SignalObservable } from './observable';
+
+export interface SignalFamilyModel<S extends Standing> extends FamilyModel<SignalObservable> {
+  readonly hypotheses: readonly SignalHypothesis<S>[];
+}
+
+/** One repair in sixty does not end its fault. Common practice. */
+const repairFails = 1 / 60;
+/** One unit in thirty has something that nobody foresaw. Common practice. */
+const unlistedShare = 0.035;
+/** States whose runs are kept. */
+const mostRuns = 16;
+/** How far an element is moved to see what it does, natural logarithm. */
+const nudge = 0.02;
+
+/** A family of signals as the engine sees it, for one plate and one set of parameters. */
+export function signalFamilyModel<Plate extends FamilyPlate, S extends Standing>(
+  declaration: SignalDeclaration<Plate, S>,
+  plate: Plate,
+  parameters: FamilyParameters,
+): SignalFamilyModel<S> {
+  const { names, questions, shared } = declaration;
+  const model = declaration.model(plate);
+  const hypotheses = signalHypotheses(declaration, model, plate, parameters);
+  const byFaults = new Map<string, number[]>();
+  hypotheses.forEach(({ faults }, index) => {
+    const key = faults.join(' ');
+    byFaults.set(key, [...(byFaults.get(key) ?? []), index]);
+  });
+  const healthy = byFaults.get('')!;
+  const seen = (
+    hypothesis: SignalHypothesis<S>,
+    state: UnitState,
+    standing: S,
+    signals: Signals,
+  ): Seen<Plate, S> => ({
+    plate,
+    elements: hypothesis.elements,
+    standing,
+    state,
+    signals,
+    has: (...faults) => faults.some((each) => hypothesis.faults.includes(each)),
+  });
+  /** Signals of every hypothesis in a state: many looks are taken in the same one. */
+  const runs = new Map<string, (Signals | undefined)[]>();
+  const seenIn = (state: UnitState) => {
+    const key = stateKey(state);
+    const known = runs.get(key) ?? [];
+    runs.delete(key);
+    runs.set(key, known);
+    const oldest = runs.keys().next().value;
+    if (runs.size > mostRuns && oldest !== undefined) runs.delete(oldest);
+    return (index: number, given: S | undefined): Seen<Plate, S> => {
+      const hypothesis = hypotheses[index]!;
+      const { elements, standing } = hypothesis;
+      if (given) {
+        return seen(
+          hypothesis,
+          state,
+          given,
+          model.run({ plate, elements, standing: given, state }),
+        );
+      }
+      const signals = (known[index] ??= model.run({ plate, elements, standing, state }));
+      return seen(hypothesis, state, standing, signals);
+    };
+  };
+
+  const quantity = (
+    hypothesis: SignalHypothesis<S>,
+    check: string | undefined,
+    meter: MeterModel,
+    { elements: followed }: Follows,
+    read: (elements: Readonly<Record<string, number>>) => number,
+  ): QuantityPrediction => {
+    const value = read(hypothesis.elements);
+    const isOut = value > (meter.overRangeAbove ?? Infinity) * 10;
+    const slope = (element: string) => {
+      if (isOut || !followed.includes(element)) return 0;
+      const at = (log: number) =>
+        read({ ...hypothesis.elements, [element]: hypothesis.elements[element]! * Math.exp(log) });
+      return (at(nudge) - at(-nudge)) / (2 * nudge);
+    };
+    const gradients = shared.map(({ element }) =>
+      element in hypothesis.changes ? 0 : slope(element),
+    );
+    const own = check === undefined ? 0 : (declaration.ownSpread[check] ?? 0);
+    const variance = Object.entries(hypothesis.spread).reduce(
+      (sum, [element, spread]) => sum + (spread * slope(element)) ** 2,
+      own ** 2,
+    );
+    return {
+      kind: 'quantity',
+      meter,
+      value,
+      gradients: gradients.map((each) => (Math.abs(each) < meter.floor * 1e-3 ? 0 : each)),
+      variance,
+      floats: false,
+    };
+  };
+
+  const predictReading = (
+    observable: Exclude<SignalObservable, { kind: 'question' }>,
+  ): ((index: number) => Prediction) => {
+    const { state } = observable;
+    const check = observable.kind === 'target' ? undefined : observable.check;
+    const named = check === undefined ? undefined : names.checks[check]!;
+    const of = observable.kind === 'target' ? observable.quantity : named!.quantity!;
+    const signal = check === undefined ? undefined : declaration.reads[check];
+    const target = observable.kind === 'target' ? observable.target : undefined;
+    const follows =
+      signal === undefined ? declaration.follows.probe : declaration.follows.signals[signal];
+    if (!follows) throw new TypeError(`it is not said what "${signal}" follows`);
+    const meter = declaration.meterOf(check, of);
+    const made = new Map<string, QuantityPrediction>();
+    return (index) => {
+      const hypothesis = hypotheses[index]!;
+      const standing = (observable.standing as S | undefined) ?? hypothesis.standing;
+      const key = [
+        ...follows.elements.map(
+          (each) => `${hypothesis.elements[each]}/${hypothesis.spread[each] ?? 0}`,
+        ),
+        ...shared.map(({ element }) => (element in hypothesis.changes ? 1 : 0)),
+        follows.byStanding ? declaration.standingKey(standing) : '',
+      ].join(' ');
+      const known = made.get(key);
+      if (known) return known;
+      const found = quantity(hypothesis, check, meter, follows, (elements) => {
+        const unit = { plate, elements, standing, state };
+        if (signal !== undefined) return model.run(unit)[signal]!;
+        return model.probe(unit, target ?? { between: named!.between! }, of) ?? 0;
+      });
+      made.set(key, found);
+      return found;
+    };
+  };
+
+  return {
+    hypotheses,
+    unknowns: shared.map(({ element, spread }) => unknown(element, parameters.values[spread] ?? 0)),
+    repairOf: names.faults,
+    healthyIndex: healthy[0]!,
+    unlisted: { share: parameters.unlistedShare ?? unlistedShare, repair: unlistedRepairId },
+    repairFails: parameters.repairFails ?? repairFails,
+    predictor(observable) {
+      if (observable.kind === 'question') {
+        const answers = declaration.answers[observable.question]!;
+        const { values } = questions[observable.question]!;
+        const found = seenIn(arrival);
+        return (index) => spreadOver(values, answers(found(index, undefined)));
+      }
+      const look = observable.kind === 'check' ? declaration.looks[observable.check] : undefined;
+      if (observable.kind !== 'check' || !look) return predictReading(observable);
+      const values = names.checks[observable.check]!.values!;
+      const found = seenIn(observable.state);
+      const standing = observable.standing as S | undefined;
+      return (index) => spreadOver(values, look.predict(found(index, standing)));
+    },
+    afterRepairs(index, repairs) {
+      const { faults, standing } = hypotheses[index]!;
+      const left = faults.filter((fault) => !repairs.includes(names.faults[fault]!));
+      if (left.length === 0) return [healthy[0]!];
+      if (left.length === faults.length) return [index];
+      const candidates = byFaults.get(left.join(' ')) ?? healthy;
+      const key = declaration.standingKey(standing);
+      const same = candidates.filter(
+        (each) => declaration.standingKey(hypotheses[each]!.standing) === key,
+      );
+      const pool = same.length > 0 ? same : candidates;
+      return [
+        pool.reduce((best, each) =>
+          hypotheses[each]!.weight > hypotheses[best]!.weight ? each : best,
+        ),
+      ];
+    },
+  };
+}
+
+/** As somebody finds it: nothing set, nothing touched. */
+const arrival: UnitState = { controls: {}, apart: [], done: [], known: {} };
+
+/** What the table names keeps its share; the rest is spread evenly over what it does not name. */
+function spreadOver(values: readonly string[], named: Shares): OutcomePrediction {
+  const sum = Object.values(named).reduce((total, each) => total + each, 0);
+  const unnamed = values.filter((value) => named[value] === undefined);
+  const rest = unnamed.length > 0 ? Math.max(0, 1 - sum) / unnamed.length : 0;
+  const shares = values.map((value) => [value, named[value] ?? rest] as const);
+  const total = shares.reduce((all, [, each]) => all + each, 0);
+  return {
+    kind: 'outcomes',
+    probabilities: Object.fromEntries(shares.map(([value, each]) => [value, each / total])),
+  };
+}
+
+/** Standard normal points with shares in proportion to the density; `within` is the spread left inside a cell. */
+const threePoints = { at: [-1.22, 0, 1.22], shares: [0.29, 0.42, 0.29], within: 0.35 };
+const onePoint = { at: [0], shares: [1], within: 1 };
+
+function unknown(id: string, spread: number): SharedUnknown {
+  const grid = ({ at, shares, within }: typeof onePoint) => ({
+    points: at.map((z, index) => ({ logRatio: spread * z, share: shares[index]! })),
+    within: spread * within,
+  });
+  return { id, fine: grid(threePoints), coarse: grid(onePoint) };
+}

@@ -1,0 +1,18 @@
+import type { ApplianceFamily, Stop } from '../appliances';
+import type { JobFile, WalkedEntry } from '../job-file';
+
+/**
+ * What ends the diagnosis, by the order of the clock or by the order of receipt: a device whose clock is slow must not put
+ * smelled gas before a sniff that found none. Entries stand in the job in the order in which they were received.
+ */
+export function stopNow(
+  family: ApplianceFamily,
+  { complaint, entries }: Pick<JobFile, 'complaint' | 'entries'>,
+  walked: readonly WalkedEntry[],
+): Stop | undefined {
+  const place = new Map(entries.map(({ id }, index) => [id, index]));
+  const byReceipt = [...walked].sort(
+    (one, other) => place.get(one.entry.id)! - place.get(other.entry.id)!,
+  );
+  return family.stopOf(complaint, walked) ?? family.stopOf(complaint, byReceipt);
+}

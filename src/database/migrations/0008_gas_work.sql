@@ -1,0 +1,1 @@
+ALTER TABLE "technicians" ADD COLUMN "gas_work" boolean DEFAULT false NOT NULL;

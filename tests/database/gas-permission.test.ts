@@ -1,0 +1,123 @@
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import { gasStoragePilot as family } from '../../src/core/appliances/gas-storage-pilot';
+import { diagnoseJob } from '../../src/core/job-diagnosis';
+import { asSeenBy, type Entry, type JobFile } from '../../src/core/job-file';
+import { Refused } from '../../src/server/errors';
+import { openCall } from '../../src/server/open-call';
+import { rememberJob } from '../../src/server/open-jobs';
+import { readKnownJob } from '../../src/server/read-job';
+import { recordQuickly } from '../../src/server/record-quickly';
+import { setConstraints } from '../../src/server/set-constraints';
+import { emptyJob, stamp } from '../plates';
+import { sampleUnit } from '../sample-unit';
+import { makeFirm, type TestFirm } from './firm';
+import { makeTestDatabase, type TestDatabase } from './test-database';
+
+/** What opens the gas way or lights something is for who may, by every way in. Local codes say who may. */
+
+const unit = sampleUnit(family, { input: '11700', volume: '151' });
+const jobOf = (entries: Entry[]): JobFile => emptyJob({ ...unit, entries });
+
+let test: TestDatabase;
+let firm: TestFirm;
+let job: string;
+beforeAll(async () => {
+  test = await makeTestDatabase();
+  firm = await makeFirm(test.database);
+});
+afterAll(() => test.drop());
+beforeEach(async () => {
+  const { id } = await firm.as((transaction) =>
+    openCall(transaction, firm.id, {
+      technicianId: firm.live.id,
+      complaint: { kind: 'no-hot-water', words: '', answers: {} },
+      newUnit: {
+        customer: 'A. Customer',
+        address: 'A street',
+        family: family.id,
+        services: {},
+        plate: unit.unit.plate,
+      },
+    }),
+  );
+  job = id;
+});
+
+const sniff = (): Entry => ({
+  ...stamp(),
+  kind: 'observation',
+  check: 'gas-smell-sniff',
+  value: 'none',
+});
+const lighting = (): Entry => ({
+  ...stamp(),
+  kind: 'observation',
+  check: 'pilot-light-try',
+  value: 'lights',
+});
+const ways: [string, (first: Entry) => Entry][] = [
+  ['a check that lights the pilot', lighting],
+  [
+    'a reading with the burner on',
+    () => ({ ...stamp(), kind: 'reading', check: 'gas-rate', value: { cubicMetrePerHour: 1 } }),
+  ],
+  [
+    'a fact that takes the burner out',
+    () => ({ ...stamp(), kind: 'action', action: 'make-so', fact: 'burner-out' }),
+  ],
+  [
+    'a correction into one',
+    ({ id }) => ({
+      ...stamp(),
+      kind: 'correction',
+      replaces: id,
+      reason: 'mistyped',
+      entry: lighting(),
+    }),
+  ],
+];
+
+describe('gas work without the permission', () => {
+  it.each(ways)('is refused as %s, and taken of somebody who may', async (_, way) => {
+    const first = sniff();
+    await firm.record(job, [first], firm.dead);
+    await expect(firm.record(job, [way(first)], firm.dead)).rejects.toThrow(
+      /no permission for gas work/,
+    );
+    expect(await firm.entries(job)).toHaveLength(1);
+    await firm.record(job, [way(first)], firm.live);
+    expect(await firm.entries(job)).toHaveLength(2);
+  });
+
+  it('does not come in with a file, nor the short way', async () => {
+    for (const [, way] of ways) {
+      const first = sniff();
+      const text = JSON.stringify(jobOf([first, way(first)]));
+      await expect(firm.import(text, firm.dead)).rejects.toThrow(/no permission/);
+      await expect(firm.import(text, firm.live)).resolves.toMatchObject({ warnings: [] });
+    }
+    rememberJob(await firm.as((transaction) => readKnownJob(transaction, job)));
+    expect(await recordQuickly(test.database, job, [lighting()], firm.dead.id)).toBeUndefined();
+    expect(await firm.entries(job)).toEqual([]);
+  });
+
+  it('is told by who took it, not by whose device sends it', async () => {
+    await firm.record(job, [{ ...lighting(), by: firm.live.id }], firm.dead);
+    await expect(
+      firm.record(job, [{ ...lighting(), by: firm.dead.id }], firm.live),
+    ).rejects.toThrow(Refused);
+  });
+
+  it('is neither proposed nor set by who may not; set to none it is none for everybody', async () => {
+    const seen = asSeenBy(await firm.read(job), firm.dead, { schools: {} });
+    const { next, alternatives } = diagnoseJob(seen).answer;
+    const proposed = [next, ...alternatives].flatMap((each) => (each ? [each.check] : []));
+    expect(proposed.length).toBeGreaterThan(1);
+    expect(proposed.filter((each) => family.catalogue.check(each)!.isGasWork)).toEqual([]);
+    const set = (sent: unknown, by: TestFirm['live']) =>
+      firm.as((transaction) => setConstraints(transaction, job, sent, by));
+    await expect(set({ gasWork: true }, firm.dead)).rejects.toThrow(/no permission/);
+    await set({ gasWork: false }, firm.live);
+    await expect(firm.record(job, [lighting()], firm.live)).rejects.toThrow(Refused);
+  });
+});
