@@ -1,7 +1,7 @@
 import { expect, type Locator, type Page } from '@playwright/test';
 import { families, familyOfJob, type ApplianceFamily } from '../../src/core/appliances';
 import { foldEntries, type Entry, type JobFile } from '../../src/core/job-file';
-import { fromKept, unitOf } from '../../src/core/quantities';
+import { fromKept, shownUnit, type Quantity } from '../../src/core/quantities';
 import type { SimulatedAnswer, SimulatedUnit } from '../../src/core/simulation';
 import { capital, complaintWords } from '../../src/features/record/words';
 
@@ -17,6 +17,11 @@ export interface Call {
   readonly watt?: string;
   /** Another kind of heater than the first, by its title. */
   readonly family?: string;
+  /** What is typed or chosen of its plate instead of the watts, by the words on the screen. */
+  readonly plate?: {
+    readonly typed: Readonly<Record<string, string>>;
+    readonly chosen: readonly string[];
+  };
 }
 
 /** Opens a job from the call screen and gives its id. */
@@ -28,14 +33,19 @@ export async function openJob(page: Page, call: Call): Promise<string> {
 /** Fills in the call screen that is open, and gives the id of the job that it opens. */
 export async function fillCall(
   page: Page,
-  { kind, customer, watt = '4500', family }: Call,
+  { kind, customer, watt = '4500', family, plate }: Call,
 ): Promise<string> {
   if (family !== undefined) await page.getByRole('button', { name: family, exact: true }).click();
   await page.getByRole('button', { name: capital(complaintWords[kind]!), exact: true }).click();
   await page.getByLabel('Customer', { exact: true }).fill(customer);
   await page.getByLabel('Address').fill('5 Test Lane');
   const watts = family === undefined ? 'Upper watts' : 'Watts';
-  await page.getByLabel(watts, { exact: true }).fill(watt);
+  for (const name of plate?.chosen ?? []) {
+    await page.getByRole('button', { name, exact: true }).click();
+  }
+  for (const [label, text] of Object.entries(plate?.typed ?? { [watts]: watt })) {
+    await page.getByLabel(label, { exact: true }).fill(text);
+  }
   await page.getByRole('button', { name: 'Open the job' }).click();
   await page.waitForURL(/\/jobs\/[0-9a-f-]{36}$/);
   return page.url().split('/').at(-1)!;
@@ -44,8 +54,8 @@ export async function fillCall(
 /** Where a job is read from. */
 type ReadJob = (page: Page, jobId: string) => Promise<JobFile>;
 
-/** The job as this device has it, sent or not. */
-export const jobOnDevice: ReadJob = (page, jobId) =>
+/** What this device keeps of a job: as the server last had it, and what was written here since. */
+const keptOnDevice = (page: Page, jobId: string) =>
   page.evaluate(async (id) => {
     const ask = <T>(request: IDBRequest<T>) =>
       new Promise<T>((resolve, reject) => {
@@ -53,27 +63,45 @@ export const jobOnDevice: ReadJob = (page, jobId) =>
         request.onerror = () => reject(new Error(String(request.error)));
       });
     const database = await ask(indexedDB.open('ohmmeter'));
+    if (!database.objectStoreNames.contains('entries')) {
+      database.close();
+      return { job: undefined, own: [] };
+    }
     const store = (name: string) => database.transaction(name).objectStore(name);
-    const own = await ask<{ jobId: string; order: number; entry: Entry }[]>(
+    const own = await ask<{ jobId: string; order: number; state: string; entry: Entry }[]>(
       store('entries').getAll(),
     );
     const { job } = (await ask<{ job: JobFile } | undefined>(store('calls').get(id))) ??
       (await ask<{ job: JobFile } | undefined>(store('jobs').get(id))) ?? { job: undefined };
     database.close();
-    if (!job) throw new Error('this device has no such job');
-    const fresh = own
-      .filter((each) => each.jobId === id && job.entries.every((e) => e.id !== each.entry.id))
-      .sort((one, other) => one.order - other.order)
-      .map((each) => each.entry);
-    return { ...job, entries: [...job.entries, ...fresh] };
+    return {
+      job,
+      own: own
+        .filter((each) => each.jobId === id)
+        .sort((one, other) => one.order - other.order)
+        .map(({ state, entry }) => ({ state, entry })),
+    };
   }, jobId);
 
-/** The job as the server has it, once everything has been sent. */
+/** The job as this device has it, sent or not. */
+export const jobOnDevice: ReadJob = async (page, jobId) => {
+  const { job, own } = await keptOnDevice(page, jobId);
+  if (!job) throw new Error('this device has no such job');
+  const known = new Set(job.entries.map((entry) => entry.id));
+  const fresh = own.map(({ entry }) => entry).filter((entry) => !known.has(entry.id));
+  return { ...job, entries: [...job.entries, ...fresh] };
+};
+
+/**
+ * The job as the server has it, once this device keeps nothing of it that waits. What the page says is waiting
+ * is not asked: it may not stand there yet.
+ */
 export async function sentJob(page: Page, jobId: string): Promise<JobFile> {
-  await page
-    .getByText(/kept on this device/)
-    .first()
-    .waitFor({ state: 'hidden' });
+  const waits = async () => {
+    const { own } = await keptOnDevice(page, jobId);
+    return own.filter(({ state }) => state === 'waiting').map(({ entry }) => entry.id);
+  };
+  await expect.poll(waits, { message: 'entries that wait', timeout: 30_000 }).toEqual([]);
   // A server closes a connection that has been idle; the one request that meets this is asked again.
   const response = await page.request.get(`${baseUrl()}/api/jobs/${jobId}/file`, {
     maxRetries: 2,
@@ -183,10 +211,13 @@ function keysOf(
   answer: Exclude<SimulatedAnswer, { kind: 'outcome' }>,
 ): string {
   if (answer.kind === 'over-range') return 'OL';
-  if (quantity === 'temperature') {
-    return fromKept(answer.value, unitOf('°F')).toFixed(1);
-  }
-  return answer.value.toFixed(answer.value < 1000 ? 1 : 0);
+  if (quantity === undefined) throw new Error('a check that is not measured takes no number');
+  // As a reader of US units has it on the meter, but ohms, of which the unit depends on the size.
+  const shown =
+    quantity === 'resistance'
+      ? answer.value
+      : fromKept(answer.value, shownUnit(quantity as Quantity, 'us'));
+  return shown.toFixed(shown < 10 ? 2 : shown < 1000 ? 1 : 0);
 }
 
 export async function pressKeys(page: Page, text: string): Promise<void> {
