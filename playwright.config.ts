@@ -21,6 +21,8 @@ export default defineConfig({
   workers: 2,
   fullyParallel: true,
   forbidOnly: true,
+  // A test that fails on a busy machine is tried once more, and named at the end of the run where it then passed.
+  retries: 1,
   globalSetup: './tests/e2e/global-setup.ts',
   use: { launchOptions, trace: 'off', contextOptions: { reducedMotion: 'reduce' } },
   projects: [
