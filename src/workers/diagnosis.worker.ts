@@ -1,11 +1,12 @@
 import { expose } from 'comlink';
-import type { ProbePoint, Entry, EntryState, JobFile } from '../core/job-file';
+import type { Target } from '../core/appliances';
+import type { Entry, EntryState, JobFile } from '../core/job-file';
 import {
   benchAnswer,
   diagnoseJob,
   expectCheck,
   pictureOf,
-  probeTerminals,
+  probePicture,
   type BenchAnswer,
   type Expectation,
   type PictureSetting,
@@ -21,7 +22,7 @@ export interface Preview {
   readonly fitsNothing: boolean;
 }
 
-/** The wiring picture as it is set, and what a meter on the touched terminals would show. */
+/** The picture as it is set, and what a meter would show where it was touched. */
 export interface PictureAnswer {
   readonly picture: PictureState;
   readonly probe?: ProbeAnswer;
@@ -96,12 +97,12 @@ const service = {
   picture(
     sent: SentJob,
     setting: PictureSetting,
-    between: readonly [ProbePoint, ProbePoint] | undefined,
+    target: Target | undefined,
   ): PictureAnswer {
     const open = diagnoseJob(whole(sent), { depth: 'one-step', brief: true });
     return {
       picture: pictureOf(open, setting),
-      probe: between && probeTerminals(open, between, setting),
+      probe: target && probePicture(open, target, setting),
     };
   },
 };

@@ -172,3 +172,103 @@ test('a verdict says what it rests on', { tag: '@desk' }, async ({ page }) => {
   await unread.getByRole('button').click();
   expect(await currentCheck(page)).toMatch(/^upper-element/);
 });
+
+/** A finger, as the browser sees it: two of them come closer. */
+async function pinch(page: Page, x: number, y: number) {
+  const session = await page.context().newCDPSession(page);
+  const send = (type: 'touchStart' | 'touchMove' | 'touchEnd', apart: number) =>
+    session.send('Input.dispatchTouchEvent', {
+      type,
+      touchPoints:
+        type === 'touchEnd'
+          ? []
+          : [
+              { x: x - apart, y, id: 0 },
+              { x: x + apart, y, id: 1 },
+            ],
+    });
+  await send('touchStart', 20);
+  for (let apart = 25; apart <= 80; apart += 5) await send('touchMove', apart);
+  await send('touchEnd', 80);
+}
+
+test('the whole unit is seen at once, and two taps, two fingers or a button come closer', async ({
+  page,
+}) => {
+  await openJob(page, { kind: 'no-hot-water', customer: 'Whole unit' });
+  await currentCheck(page);
+  const dialog = await openPicture(page);
+  const drawn = dialog.getByRole('group', { name: /^Wiring picture\./ });
+  const { width } = page.viewportSize()!;
+  for (const each of await drawn.getByRole('button').all()) {
+    const box = (await each.boundingBox())!;
+    expect(box.x).toBeGreaterThanOrEqual(0);
+    expect(box.x + box.width).toBeLessThanOrEqual(width);
+  }
+  const widthOf = async (name: string) => (await terminal(dialog, name).boundingBox())!.width;
+  const whole = await widthOf('limit 1');
+  await dialog.getByRole('button', { name: 'Closer' }).click();
+  await expect.poll(() => widthOf('limit 1')).toBeGreaterThan(1.5 * whole);
+  await dialog.getByRole('button', { name: 'Whole unit' }).click();
+  await expect.poll(() => widthOf('limit 1')).toBeCloseTo(whole, 0);
+
+  const box = (await drawn.boundingBox())!;
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  if (isPhone(page)) {
+    await page.touchscreen.tap(x, y);
+    await page.touchscreen.tap(x, y);
+  } else {
+    await page.mouse.dblclick(x, y);
+  }
+  await expect.poll(() => widthOf('limit 1')).toBeGreaterThan(2 * whole);
+  await dialog.getByRole('button', { name: 'Whole unit' }).click();
+  if (isPhone(page)) {
+    await pinch(page, x, y);
+    await expect.poll(() => widthOf('limit 1')).toBeGreaterThan(2 * whole);
+  }
+  // A terminal that the keyboard reaches is brought into sight.
+  await dialog.getByRole('button', { name: 'Closer' }).click();
+  await terminal(dialog, 'limit 1').focus();
+  const seen = (await terminal(dialog, 'limit 1').boundingBox())!;
+  expect(seen.x + seen.width / 2).toBeGreaterThan(box.x);
+  expect(seen.x + seen.width / 2).toBeLessThan(box.x + box.width);
+});
+
+test('gas, water and flames are touched, turned and read on the picture of a gas heater', async ({
+  page,
+}) => {
+  const jobId = await openJob(page, {
+    kind: 'no-hot-water',
+    customer: 'Gas picture',
+    family: 'Gas, standing pilot',
+    plate: {
+      chosen: ['electronic, status light'],
+      typed: { 'Input, BTU/h': '39900', Gallons: '40' },
+    },
+  });
+  await currentCheck(page);
+  await page
+    .getByRole('button', { name: isPhone(page) ? 'Picture' : 'Touch a point', exact: true })
+    .click();
+  const dialog = page.getByRole('dialog', { name: 'Heater picture' });
+  const drawn = dialog.getByRole('group', { name: /^Heater picture\./ });
+  await drawn.getByRole('button', { name: /^gas cock, open/ }).press('Enter');
+  await expect(drawn.getByRole('button', { name: /^gas cock, shut/ })).toBeVisible();
+  await dialog.getByText('Valves, flames and ways as a table').click();
+  await expect(dialog.getByRole('row', { name: /gas to the valve/ })).toContainText(
+    'nothing in it',
+  );
+  await expect(dialog.getByRole('row', { name: /^pilot/ })).toContainText('out');
+  await dialog.getByRole('button', { name: 'Back to how it stands' }).click();
+
+  await drawn.getByRole('button', { name: 'cold water pressure' }).press('Enter');
+  await expect(dialog.getByRole('heading', { name: 'cold water pressure' })).toBeVisible();
+  await dialog.getByRole('textbox', { name: 'It reads' }).fill('52');
+  await dialog.getByRole('button', { name: 'Enter', exact: true }).click();
+  await expect
+    .poll(async () => (await sentJob(page, jobId)).entries.at(-1))
+    .toMatchObject({ kind: 'reading', point: 'cold-pressure', quantity: 'pressure' });
+  await dialog.getByText('Points as a table').click();
+  await dialog.getByRole('button', { name: 'Touch manifold port' }).click();
+  await expect(dialog.getByRole('heading', { name: 'manifold port' })).toBeVisible();
+});

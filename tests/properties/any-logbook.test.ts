@@ -1,12 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { families, familyOfJob, PlateError } from '../../src/core/appliances';
-import {
-  benchAnswer,
-  catalogueOf,
-  diagnoseJob,
-  probeTerminals,
-} from '../../src/core/job-diagnosis';
+import { benchAnswer, catalogueOf, diagnoseJob, probePicture } from '../../src/core/job-diagnosis';
 import { readJobValue, type Constraints, type JobFile } from '../../src/core/job-file';
 import { anyEntries, jobOf, logbook, results } from './logbooks';
 
@@ -180,7 +175,7 @@ describe.each(families.map((family) => [family.id, family] as const))(
             if (!read.ok) return;
             touched += 1;
             const open = diagnoseJob(read.job, { depth: 'one-step', brief: true });
-            const { good, bands } = probeTerminals(open, between, setting);
+            const { good, bands } = probePicture(open, { between }, setting)!;
             expect(bands.length).toBeGreaterThan(0);
             expect(good).toBeDefined();
           },

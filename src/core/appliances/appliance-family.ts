@@ -18,7 +18,8 @@ import type {
 } from '../job-file/generated/job-types';
 import type { JobState } from '../job-file/state';
 import type { Quantity } from '../quantities';
-import type { CheckWords, Drawing, Question, Repair } from './family';
+import type { Drawing } from './drawing';
+import type { CheckWords, Question, Repair } from './family';
 import type { AccessStep } from './kit/access-step';
 import type { TechnicianLimits } from './kit/limits';
 import type { FamilyNames, NamedCheck } from './kit/names';
@@ -131,6 +132,8 @@ export interface ApplianceFamily {
   observableOfQuestion(question: string): Observable;
   /** A check as it would be taken now; a voltage without load, where that is said. */
   observableNow(check: string, state: JobState, load?: EntryState['load']): Observable;
+  /** What is read at a target where nobody said what: volts with the power on, ohms with it off. */
+  quantityAt(target: Target, state: UnitState): Quantity | undefined;
   observableAt(target: Target, quantity: Quantity, state: UnitState): Observable | undefined;
   /** What an entry looked at, in the state that it was taken in; undefined where it names nothing of this family. */
   observableOf(entry: ReadingEntry | ObservationEntry, before: JobState): Observable | undefined;

@@ -5,6 +5,7 @@ import { gasStoragePilot } from './gas-storage-pilot';
 
 export type * from './appliance-family';
 export type * from './picture';
+export * from './drawing';
 export * from './family';
 export * from './kit/access-step';
 export * from './kit/limits';

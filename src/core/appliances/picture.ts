@@ -1,6 +1,7 @@
 import type { LiftedEnd } from '../job-file/generated/job-types';
+import type { Quantity } from '../quantities';
 
-/** What the wiring picture shows of the unit in a state, under one hypothesis, from the circuit. */
+/** What the picture shows of the unit in a state, under one hypothesis, from the model. */
 export interface PictureState {
   readonly terminals: Readonly<Record<string, TerminalState>>;
   /** What the volts of its terminals are. */
@@ -16,6 +17,12 @@ export interface PictureState {
   /** Contacts in whose place this unit has a strap. */
   readonly strapped: readonly string[];
   readonly lifted: readonly LiftedEnd[];
+  /** What is in each way of gas, water, air or flue gas, by the drawing's id of it. */
+  readonly paths: Readonly<Record<string, PathState>>;
+  /** How each symbol stands. One that is not here is none of this unit's and is not drawn. */
+  readonly symbols: Readonly<Record<string, SymbolState>>;
+  /** What the model has at each named point. One that is not here is none of this unit's and is not drawn. */
+  readonly readouts: Readonly<Record<string, Readout>>;
   readonly power: 'on' | 'off';
   readonly controls: Readonly<Record<string, string>>;
   readonly topCelsius: number;
@@ -30,6 +37,24 @@ export interface TerminalState {
   readonly volt: number;
   /** Straight from the supply, or back through an element. */
   readonly live: 'live' | 'fed-back' | 'dead';
+}
+
+/** It moves, it is there and stands still, or it is not there. */
+export type PathState = 'flows' | 'stands' | 'empty';
+
+export interface SymbolState {
+  /** How it is drawn: 'on' is open, lit, turning or clear, `weak` is half of it. */
+  readonly look: 'on' | 'weak' | 'off';
+  /** "holds", "blocked", "one short blink every 4 s". */
+  readonly words: string;
+  /** Where its control stands, if it has one. */
+  readonly position?: string;
+}
+
+export interface Readout {
+  readonly quantity: Quantity;
+  /** In the kept unit. */
+  readonly value: number;
 }
 
 export interface SuspectedPart {

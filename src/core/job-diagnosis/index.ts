@@ -12,7 +12,14 @@ export * from './mind';
 export type { Alternative, NextCheck } from './next-check';
 export type { OpenDiagnosis } from './open-diagnosis';
 export * from './picture';
-export type { PictureSetting, PictureState, SuspectedPart, TerminalState } from '../appliances';
+export type {
+  PathState,
+  PictureSetting,
+  PictureState,
+  SuspectedPart,
+  SymbolState,
+  TerminalState,
+} from '../appliances';
 export type { GoodReading } from '../diagnosis';
 export * from './proof';
 export type { Recheck } from './recheck';

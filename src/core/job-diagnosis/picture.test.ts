@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { emptyJob, provedDead, stamp } from '../../../tests/plates';
 import { electricStorageTwoElement } from '../appliances/electric-storage-two-element';
 import type { Entry } from '../job-file';
-import { diagnoseJob, pictureOf, probeTerminals, type PictureState, type TerminalState } from '.';
+import { diagnoseJob, pictureOf, probePicture, type PictureState, type TerminalState } from '.';
 
 const opened = (...entries: object[]) =>
   diagnoseJob(emptyJob({ entries: entries.map((each) => ({ ...stamp(), ...each })) as Entry[] }));
@@ -96,23 +96,35 @@ describe('the wiring picture', () => {
 
   it('says of any two terminals what a good unit shows and what each suspect would', () => {
     const open = opened(proved, openReading);
-    const ohms = probeTerminals(open, ['limit.1', 'upper-element.a'], {
-      controls: { power: 'off', limit: 'closed' },
-      known: { 'water.upper': 15, 'water.lower': 15 },
-    });
+    const ohms = probePicture(
+      open,
+      { between: ['limit.1', 'upper-element.a'] },
+      {
+        controls: { power: 'off', limit: 'closed' },
+        known: { 'water.upper': 15, 'water.lower': 15 },
+      },
+    );
     expect(ohms).toMatchObject({ quantity: 'resistance', good: { kind: 'range' } });
-    expect(ohms.good.kind === 'range' && ohms.good.nominal).toBeLessThan(0.5);
-    const [likeliest] = probeTerminals(open, ['upper-element.a', 'upper-element.b'], {
-      apart: [{ wire: 'w-upper-a', end: 'upper-element.a' }],
-    }).bands;
+    expect(ohms?.good.kind === 'range' && ohms.good.nominal).toBeLessThan(0.5);
+    const [likeliest] = probePicture(
+      open,
+      { between: ['upper-element.a', 'upper-element.b'] },
+      {
+        apart: [{ wire: 'w-upper-a', end: 'upper-element.a' }],
+      },
+    )!.bands;
     expect(likeliest).toMatchObject({
       repair: 'replace-upper-element',
       reads: { kind: 'over-range' },
     });
-    const volts = probeTerminals(open, ['limit.1', 'limit.3'], { controls: { power: 'on' } });
-    expect(volts.quantity).toBe('voltage-ac');
+    const volts = probePicture(
+      open,
+      { between: ['limit.1', 'limit.3'] },
+      { controls: { power: 'on' } },
+    );
+    expect(volts?.quantity).toBe('voltage-ac');
     // Under load the supply wires take about one percent.
-    expect(volts.good.kind === 'range' && volts.good.nominal).toBeGreaterThan(235);
+    expect(volts?.good.kind === 'range' && volts.good.nominal).toBeGreaterThan(235);
   });
 
   it('shows a terminal that hangs free as dead, whatever it picks up', () => {

@@ -1,5 +1,4 @@
 import type { PictureSetting, PictureState, SuspectedPart, Target, UnitState } from '../appliances';
-import type { ProbePoint } from '../job-file';
 import type { Quantity } from '../quantities';
 import { expectObservable, type Expectation } from './expect';
 import type { OpenDiagnosis } from './open-diagnosis';
@@ -42,23 +41,25 @@ function suspectedParts({ tables, standing, family }: OpenDiagnosis): SuspectedP
     .slice(0, mostSuspected);
 }
 
-/** What a meter on any two terminals would show: on mains volts with the power on and ohms with it off, else what is usual there. */
+/** What a meter would show where it is put: between any two terminals, or at a point that is named. */
 export interface ProbeAnswer extends Omit<Expectation, 'check'> {
   readonly quantity: Quantity;
   readonly state: UnitState;
 }
 
-export function probeTerminals(
+/**
+ * What a good unit and every suspect would show at a target, in the state that the picture is set to.
+ * @returns undefined where the model has nothing to read there.
+ */
+export function probePicture(
   open: OpenDiagnosis,
-  between: readonly [ProbePoint, ProbePoint],
+  target: Target,
   setting: PictureSetting = {},
-): ProbeAnswer {
+): ProbeAnswer | undefined {
   const state = open.family.stateWith(open.state, setting);
   const { family } = open;
-  const isMains = family.deadPoints.length > 0;
-  const onMains: Quantity = state.controls.power === 'on' ? 'voltage-ac' : 'resistance';
-  const quantity = isMains ? onMains : family.catalogue.readable.between[0]!;
-  const target: Target = { between };
-  const observable = family.observableAt(target, quantity, state)!;
+  const quantity = family.quantityAt(target, state);
+  const observable = quantity && family.observableAt(target, quantity, state);
+  if (!observable) return undefined;
   return { quantity, state, ...expectObservable(open, observable) };
 }

@@ -11,7 +11,7 @@ import {
   diagnoseJob,
   packTables,
   pictureOf,
-  probeTerminals,
+  probePicture,
   type TablePack,
 } from '.';
 
@@ -70,7 +70,7 @@ describe('tables that were worked out elsewhere', () => {
           controls: { power: 'off' },
           known: { 'water.upper': 10 + k * 0.13 },
         } as const;
-        probeTerminals(open, ['upper-element.a', 'upper-element.b'], setting);
+        probePicture(open, { between: ['upper-element.a', 'upper-element.b'] }, setting);
         pictureOf(open, setting);
       }
       return tables.tableCounts();

@@ -22,6 +22,8 @@ export interface FamilyCatalogue {
   readonly settings: ReadonlyMap<string, SettingKind>;
   /** Points that something is read at by their name, each with what may be read there. */
   readonly points: ReadonlyMap<string, readonly Quantity[]>;
+  /** Of these, what is read with the gas way open or something lit: gas work. */
+  readonly gasPoints: ReadonlySet<string>;
   /** What may be read between two terminals, and round a conductor; the usual one first. */
   readonly readable: {
     readonly between: readonly Quantity[];

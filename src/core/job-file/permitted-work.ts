@@ -32,7 +32,12 @@ export function isGasWork(entry: Entry, catalogue: FamilyCatalogue): boolean {
     case 'reading':
     case 'observation':
     case 'series':
-      return entry.check !== undefined && (catalogue.check(entry.check)?.isGasWork ?? false);
+      if (entry.check !== undefined) return catalogue.check(entry.check)?.isGasWork ?? false;
+      return (
+        entry.kind === 'reading' &&
+        entry.point !== undefined &&
+        catalogue.gasPoints.has(entry.point)
+      );
     case 'action':
       return (
         entry.action === 'make-so' && (catalogue.facts.get(entry.fact ?? '')?.opensGas ?? false)
@@ -73,7 +78,8 @@ export function permissionProblems(
 function placeOf(entry: Entry): string {
   if (entry.kind === 'correction') return `/entry${entry.entry ? placeOf(entry.entry) : ''}`;
   if (entry.kind === 'action') return '/fact';
-  return 'check' in entry && entry.check !== undefined ? '/check' : '/quantity';
+  if ('check' in entry && entry.check !== undefined) return '/check';
+  return 'point' in entry && entry.point !== undefined ? '/point' : '/quantity';
 }
 
 type Permitting = Pick<JobFile, 'constraints' | 'people'>;

@@ -5,7 +5,7 @@ import type { BenchAnswer } from '@/core/job-diagnosis';
 import type { JobFile } from '@/core/job-file';
 import { valueText, type UnitSystem } from '@/core/quantities';
 import { useFamily, useWords } from '@/features/record/family-context';
-import { WiringPicture } from '@/ui/wiring-picture';
+import { UnitPicture } from '@/ui/unit-picture';
 import { coloursOf, wattsOf } from '../picture/picture-facts';
 import { partOfRepair, pictureWords } from './picture-words';
 
@@ -31,7 +31,7 @@ export const BenchPicture = memo(function BenchPicture({
   const words = useWords();
   const [leading] = answer.answer.suspects;
   return (
-    <WiringPicture
+    <UnitPicture
       plan={family}
       picture={answer.picture}
       lifted={answer.state.lifted}

@@ -1,7 +1,7 @@
 'use client';
 
-import { useCallback, useState } from 'react';
-import type { AccessStep } from '@/core/appliances';
+import { useCallback, useMemo, useState } from 'react';
+import type { AccessStep, ApplianceFamily, NamedCheck } from '@/core/appliances';
 import type { BenchAnswer } from '@/core/job-diagnosis';
 import { gasWorkAllowed, liveWorkAllowed, type Entry, type JobFile } from '@/core/job-file';
 import { quantityTable, valueText, type UnitSystem } from '@/core/quantities';
@@ -42,6 +42,14 @@ const skips: readonly (readonly [SkipReason, string])[] = [
 ];
 
 const noProbes: readonly string[] = [];
+
+/** What of the picture a check touches: two terminals, or the points that are drawn. */
+function touchedBy({ drawing }: ApplianceFamily, check: NamedCheck | undefined): readonly string[] {
+  if (check?.between) return check.between;
+  const points = Object.values(check?.valuesAt ?? { at: check?.point });
+  const drawn = points.filter((each) => each !== undefined && drawing.points?.[each]);
+  return drawn.length > 0 ? (drawn as string[]) : noProbes;
+}
 
 export interface BenchProps {
   readonly initial: JobFile;
@@ -114,7 +122,7 @@ function OpenBench({ initial, first, system }: BenchProps) {
         : valueText(at.parsed?.kind === 'value' ? at.parsed.value : 0, quantity, system)
       : undefined;
   const named = check === undefined ? undefined : family.check(check);
-  const probes = named?.between ?? noProbes;
+  const probes = useMemo(() => touchedBy(family, named), [family, named]);
   const picture =
     answer &&
     ((crop: boolean) => (
@@ -209,7 +217,7 @@ function OpenBench({ initial, first, system }: BenchProps) {
                       type="button"
                       className="h-[118px] w-[46%] shrink-0 border border-hair lg:hidden"
                       onClick={openPicture}
-                      aria-label="Open the whole wiring picture"
+                      aria-label={`Open the whole ${family.drawing.title.toLowerCase()}`}
                     >
                       {picture?.(true)}
                     </button>
@@ -324,7 +332,7 @@ function OpenBench({ initial, first, system }: BenchProps) {
               className="button absolute bottom-2 left-2 bg-sheet"
               onClick={openPicture}
             >
-              Touch any two
+              {family.drawing.points ? 'Touch a point' : 'Touch any two'}
             </button>
           </div>
         </div>

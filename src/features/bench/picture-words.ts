@@ -13,7 +13,7 @@ export function partOfRepair(
   return repair !== undefined && probability > 0.5 ? repairs[repair]?.drawnPart : undefined;
 }
 
-/** The wiring picture in words. */
+/** The picture in words. */
 export function pictureWords(
   words: FamilyWords,
   probes: readonly string[],
@@ -23,14 +23,16 @@ export function pictureWords(
 ): string {
   const touch = clampOn
     ? `Clamp round the ${words.wire(clampOn)}.`
-    : probes.length === 2
-      ? `Touch ${terminalName(probes[0]!)} with A and ${terminalName(probes[1]!)} with B.`
-      : '';
+    : probes.length === 1
+      ? `Read at ${words.pointName(probes[0]!)}.`
+      : probes.length === 2
+        ? `Touch ${terminalName(probes[0]!)} with A and ${terminalName(probes[1]!)} with B.`
+        : '';
   const live = Object.keys(terminals).filter((each) => terminals[each]!.live !== 'dead');
   const liveText =
     live.length > 0 ? `Live: ${live.map(terminalName).join(', ')}.` : words.nothingLive;
   const off = lifted.map((each) => `${words.wire(each.wire)} lifted off ${terminalName(each.end)}`);
-  return ['Wiring picture.', touch, off.length > 0 ? `${off.join(', ')}.` : '', liveText]
+  return [`${words.pictureTitle}.`, touch, off.length > 0 ? `${off.join(', ')}.` : '', liveText]
     .filter(Boolean)
     .join(' ');
 }

@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { BenchAnswer, PictureSetting } from '@/core/job-diagnosis';
 import type { JobFile } from '@/core/job-file';
 import { valueText, type UnitSystem } from '@/core/quantities';
@@ -9,16 +9,16 @@ import { useFamily, useWords } from '@/features/record/family-context';
 import type { NewEntry } from '@/features/record/use-job-record';
 import { percent } from '@/features/record/words';
 import { Dialog } from '@/ui/dialog';
-import { freeEndOf, WiringPicture } from '@/ui/wiring-picture';
+import { CloserPicture, freeEndOf, UnitPicture } from '@/ui/unit-picture';
 import { coloursOf, wattsOf } from './picture-facts';
 import { ProbePanel } from './probe-panel';
 import { SettingBar } from './setting-bar';
-import { TerminalTable } from './terminal-table';
-import { usePicture } from './use-picture';
+import { StateTables } from './state-tables';
+import { touchedTarget, usePicture } from './use-picture';
 
 const asItIs: PictureSetting = {};
 
-/** The wiring picture as an instrument: set it, see what is live and where current runs, touch any two terminals. */
+/** The picture as an instrument: set it, see what is live and what flows, touch two terminals or a point. */
 export function PictureDialog({
   job,
   answer,
@@ -39,29 +39,36 @@ export function PictureDialog({
   const words = useWords();
   const [setting, setSetting] = useState<PictureSetting>(asItIs);
   const [probes, setProbes] = useState<readonly string[]>(touched ? [touched] : []);
-  const found = usePicture(job, setting, probes);
+  const target = useMemo(() => touchedTarget(family, probes), [family, probes]);
+  const found = usePicture(job, setting, target);
   const picture = found?.picture ?? answer?.picture;
   if (!picture) return null;
 
-  const touch = (terminal: string) =>
+  const { drawing, pictureControls } = family;
+  const touch = (id: string) =>
     setProbes((before) => {
-      if (before.includes(terminal)) return before.filter((each) => each !== terminal);
-      return before.length === 2 ? [terminal] : [...before, terminal];
+      if (before.includes(id)) return before.filter((each) => each !== id);
+      const isAlone = [id, ...before].some((each) => drawing.points?.[each]);
+      return isAlone || before.length === 2 ? [id] : [...before, id];
     });
+  /** To the next of its positions. */
+  const turn = (key: string, position: string | undefined) => {
+    const positions = pictureControls.find((each) => each.key === key)?.positions ?? [];
+    if (positions.length === 0) return;
+    const at = positions.findIndex(({ id }) => id === position);
+    const next = positions[(at + 1) % positions.length]!;
+    setSetting({ ...setting, controls: { ...setting.controls, [key]: next.id } });
+  };
   const isSet = setting !== asItIs;
 
   return (
-    <Dialog title="Wiring picture" isOpen isWide onClose={onClose}>
+    <Dialog title={drawing.title} isOpen isWide onClose={onClose}>
       <div className="grid gap-x-4 gap-y-2 lg:grid-cols-[minmax(0,1fr)_320px] lg:grid-rows-[auto_1fr]">
         <div className="min-w-0">
-          <div
-            className="overflow-x-auto"
-            tabIndex={0}
-            role="group"
-            aria-label="Wiring picture, scrolls sideways"
-          >
-            <div className="min-w-[720px] lg:h-[min(54dvh,470px)] lg:min-w-0">
-              <WiringPicture
+          <CloserPicture plan={family} className="lg:h-[min(60dvh,520px)]">
+            {(view) => (
+              <UnitPicture
+                view={view}
                 plan={family}
                 picture={picture}
                 lifted={picture.lifted}
@@ -71,9 +78,10 @@ export function PictureDialog({
                 temperature={(celsius) => valueText(celsius, 'temperature', system)}
                 label={pictureWords(words, probes, undefined, picture.lifted, picture)}
                 onTerminal={touch}
+                onControl={turn}
               />
-            </div>
-          </div>
+            )}
+          </CloserPicture>
         </div>
         <div className="order-3 min-w-0 border-t-2 border-rule pt-2 lg:order-none lg:col-start-1">
           <SettingBar setting={setting} onSet={setSetting} system={system} />
@@ -112,7 +120,7 @@ export function PictureDialog({
             state={answer?.state}
             probes={probes}
             setting={setting}
-            answer={probes.length === 2 ? found?.probe : undefined}
+            answer={target && found?.probe}
             ranking={answer?.answer.suspects.map((each) => each.repair) ?? []}
             system={system}
             onEnter={onEnter}
@@ -132,12 +140,7 @@ export function PictureDialog({
           )}
         </div>
       </div>
-      <details className="mt-4">
-        <summary className="link min-h-11 cursor-pointer py-2.5">Terminals as a table</summary>
-        <div className="overflow-x-auto">
-          <TerminalTable picture={picture} probes={probes} onTouch={touch} system={system} />
-        </div>
-      </details>
+      <StateTables picture={picture} probes={probes} onTouch={touch} system={system} />
     </Dialog>
   );
 }

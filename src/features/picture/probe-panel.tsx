@@ -2,19 +2,25 @@
 
 import { useState } from 'react';
 import type { PictureSetting, ProbeAnswer } from '@/core/job-diagnosis';
-import { liveWorkAllowed, type JobFile, type JobState, type Value } from '@/core/job-file';
+import {
+  gasWorkAllowed,
+  liveWorkAllowed,
+  type JobFile,
+  type JobState,
+  type Value,
+} from '@/core/job-file';
 import { keyOfQuantity, parseReading, type UnitSystem } from '@/core/quantities';
 import { BandTable } from '@/features/bench/why-this';
 import { bandOf, goodWords } from '@/features/bench/reading-display';
 import { useFamily } from '@/features/record/family-context';
 import type { NewEntry } from '@/features/record/use-job-record';
 import { useMeter } from '@/features/record/use-meter';
-import { freeEndOf } from '@/ui/wiring-picture';
-import { probePoint } from './use-picture';
+import { freeEndOf } from '@/ui/unit-picture';
+import { touchedTarget } from './use-picture';
 import { ReadingRuler } from '@/ui/reading-ruler';
 import { rulerScale } from '@/ui/ruler-scale';
 
-/** What a meter on the two touched terminals would show, and where to enter what it does show. */
+/** What would be read where the picture was touched, and where to enter what is read. */
 export function ProbePanel({
   job,
   state,
@@ -39,19 +45,25 @@ export function ProbePanel({
   const [text, setText] = useState('');
   const [problem, setProblem] = useState<string>();
   const [a, b] = probes;
+  const { drawing } = family;
   const nameOf = (id: string) => {
     const end = freeEndOf(id);
-    const name = family.drawing.terminals[end?.end ?? id]?.name;
+    const name = (drawing.terminals[end?.end ?? id] ?? drawing.points?.[id])?.name;
     return end ? `free end off ${name}` : name;
   };
-  if (a === undefined || b === undefined || !answer) {
+  const target = touchedTarget(family, probes);
+  if (a === undefined || !target || !answer) {
     return (
       <div>
-        <h3 className="text-lead font-semibold">Touch any two terminals</h3>
+        <h3 className="text-lead font-semibold">
+          {drawing.points ? 'Touch a point, or two terminals' : 'Touch any two terminals'}
+        </h3>
         <p>
           {a === undefined
-            ? 'Choose the first on the picture. What a good unit and every suspect would show stands here.'
-            : `A on ${nameOf(a)}. Now the second.`}
+            ? 'Choose on the picture. What a good unit and every suspect would show stands here.'
+            : target
+              ? `${nameOf(a)}: nothing to read there as the unit stands.`
+              : `A on ${nameOf(a)}. Now the second.`}
         </p>
       </div>
     );
@@ -63,7 +75,12 @@ export function ProbePanel({
     const parsed = parseReading(text, { quantity, system, loneOneIsDoubtful: true });
     if (parsed.kind === 'problem') return setProblem(parsed.message);
     if (parsed.kind === 'ask') return setProblem(`${parsed.question} Type OL, or 1.0 for one.`);
-    const refusal = isMains ? refusalOf(job, state, quantity) : undefined;
+    const refusal =
+      'point' in target && family.catalogue.gasPoints.has(target.point) && !gasWorkAllowed(job)
+        ? 'This is read with gas on or something lit, and gas work is not allowed on this job. Have it read by who may.'
+        : isMains
+          ? refusalOf(job, state, quantity)
+          : undefined;
     if (refusal) return setProblem(refusal);
     const value: Value =
       parsed.kind === 'over-range'
@@ -71,7 +88,7 @@ export function ProbePanel({
         : { [keyOfQuantity(quantity)]: parsed.value };
     onEnter({
       kind: 'reading',
-      between: [probePoint(a), probePoint(b)],
+      ...('between' in target ? { between: [...target.between] } : target),
       quantity,
       value,
       ...(quantity === 'resistance' && meter.leadOhm !== undefined
@@ -86,7 +103,8 @@ export function ProbePanel({
   return (
     <div>
       <h3 className="text-lead leading-tight font-semibold">
-        {nameOf(a)} to {nameOf(b)}
+        {nameOf(a)}
+        {b !== undefined && ` to ${nameOf(b)}`}
       </h3>
       <p className="text-small text-ink-2">{probedWords[quantity] ?? ''}</p>
       <p className="mt-2">{goodWords(good, quantity, system)}</p>
@@ -113,7 +131,7 @@ export function ProbePanel({
         }}
       >
         <label className="min-w-0 flex-1 text-small font-medium">
-          The meter shows
+          {b === undefined ? 'It reads' : 'The meter shows'}
           <input
             className="field mt-1 text-title font-semibold text-act"
             inputMode="decimal"
@@ -144,6 +162,11 @@ const probedWords: Readonly<Partial<Record<ProbeAnswer['quantity'], string>>> = 
   resistance: 'Ohms, power off',
   'voltage-ac': 'Volts, power on: live work',
   'voltage-dc': 'Millivolts, as the pilot stands',
+  'pressure-difference': 'Pressure, by a manometer on the port',
+  'volume-flow': 'Gas rate, by the meter and a watch',
+  ppm: 'Carbon monoxide, air-free',
+  temperature: 'Temperature, as it runs',
+  pressure: 'Pressure, with nothing running',
 };
 
 /** Why a reading may not be entered, in words; undefined where it may. */

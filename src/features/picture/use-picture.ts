@@ -1,36 +1,42 @@
 'use client';
 
 import { useEffect, useState } from 'react';
+import type { ApplianceFamily, Target } from '@/core/appliances';
 import type { PictureSetting } from '@/core/job-diagnosis';
 import type { JobFile, ProbePoint } from '@/core/job-file';
-import { freeEndOf } from '@/ui/wiring-picture';
+import { freeEndOf } from '@/ui/unit-picture';
 import { diagnosisService, toThread, type PictureAnswer } from '@/workers/diagnosis-client';
 
 /** A touched place as the job file names it: a terminal, or a lifted wire's free end. */
 export const probePoint = (id: string): ProbePoint => freeEndOf(id) ?? id;
 
-/** The picture as it is set, and what the touched terminals would show; the one before while the next is worked out. */
+/** What was touched as a whole: one named point, or two terminals; undefined while the second is missing. */
+export function touchedTarget(
+  { drawing }: Pick<ApplianceFamily, 'drawing'>,
+  [a, b]: readonly string[],
+): Exclude<Target, { around: string }> | undefined {
+  if (a === undefined) return undefined;
+  if (drawing.points?.[a]) return { point: a };
+  return b === undefined ? undefined : { between: [probePoint(a), probePoint(b)] };
+}
+
+/** The picture as it is set, and what would be read where it was touched; the one before while the next is worked out. */
 export function usePicture(
   job: JobFile,
   setting: PictureSetting,
-  probes: readonly string[],
+  target: Target | undefined,
 ): PictureAnswer | undefined {
   const [answer, setAnswer] = useState<PictureAnswer>();
   useEffect(() => {
     let isGone = false;
-    const [a, b] = probes;
     void diagnosisService()
-      .picture(
-        toThread(job),
-        setting,
-        a !== undefined && b !== undefined ? [probePoint(a), probePoint(b)] : undefined,
-      )
+      .picture(toThread(job), setting, target)
       .then((found) => {
         if (!isGone) setAnswer(found);
       });
     return () => {
       isGone = true;
     };
-  }, [job, setting, probes]);
+  }, [job, setting, target]);
   return answer;
 }

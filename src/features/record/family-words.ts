@@ -22,6 +22,14 @@ import {
 export class FamilyWords {
   constructor(private readonly family: ApplianceFamily) {}
 
+  get pictureTitle() {
+    return this.family.drawing.title;
+  }
+
+  pointName(id: string) {
+    return this.family.drawing.points?.[id]?.name ?? id;
+  }
+
   /** What the picture says in words where nothing in it is live. */
   get nothingLive(): string {
     return this.family.deadPoints.length > 0 ? 'Nothing live beyond the breaker.' : '';

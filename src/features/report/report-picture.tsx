@@ -2,7 +2,7 @@ import { familyOfJob } from '@/core/appliances';
 import { pictureOf, type AnsweredDiagnosis } from '@/core/job-diagnosis';
 import type { JobFile } from '@/core/job-file';
 import { coloursOf, wattsOf } from '@/features/picture/picture-facts';
-import { WiringPicture } from '@/ui/wiring-picture';
+import { UnitPicture } from '@/ui/unit-picture';
 
 /** The unit as wired, small and dead, with the part that failed marked; nothing where the fault is no part of it. */
 export function ReportPicture({
@@ -21,7 +21,7 @@ export function ReportPicture({
   const picture = pictureOf(open, { controls: { power: 'off' }, good: true, apart: [] });
   return (
     <figure className="w-[190px] shrink-0 self-start sm:w-[230px] print:w-[190px]">
-      <WiringPicture
+      <UnitPicture
         plan={family}
         picture={{ ...picture, suspected: [] }}
         lifted={[]}
@@ -30,7 +30,7 @@ export function ReportPicture({
         colours={coloursOf(job)}
         suspectedPart={found.drawnPart}
         isFailed={verdict !== undefined}
-        label={`Wiring of the unit, ${found.suspect.toLowerCase()} crossed out`}
+        label={`${family.drawing.title}: ${found.suspect.toLowerCase()} crossed out`}
       />
       <figcaption className="text-small leading-tight text-ink-2">
         Crossed out: {verdict ? 'failed' : 'suspected'}.

@@ -1,6 +1,7 @@
-import { drawnTerminal as at, type Drawing } from '../family';
+import { drawnTerminal as at, type Drawing } from '../drawing';
 
 export const drawing: Drawing = {
+  title: 'Wiring picture',
   width: 620,
   height: 330,
   terminals: {

@@ -1,4 +1,4 @@
-import { drawnTerminal as at, type Drawing } from '../family';
+import { drawnTerminal as at, type Drawing } from '../drawing';
 
 const terminals: Drawing['terminals'] = {
   earth: at(112, 24, 'earth', 'house earth', 'left'),
@@ -78,6 +78,7 @@ const boxes: Drawing['boxes'] = [
 ];
 
 export const drawing: Drawing = {
+  title: 'Wiring picture',
   width: 620,
   height: 380,
   terminals,

@@ -1,5 +1,6 @@
 import type { DeadPoint, FamilyWords } from '../appliance-family';
-import type { CheckWords, Drawing, Question, Repair } from '../family';
+import type { Drawing } from '../drawing';
+import type { CheckWords, Question, Repair } from '../family';
 import type { Topology } from './circuit-of';
 import type { FaultMode } from './faults';
 import type { UnitHypothesis } from './unit-hypothesis';

@@ -41,6 +41,7 @@ export function catalogueOf({
     settings: new Map(
       thermostats.map(({ setting }) => [setting, { quantity: 'temperature' as const }]),
     ),
+    gasPoints: new Set(),
     points: new Map(),
     readable: { between: ['resistance', 'voltage-ac'], around: ['current-ac'] },
     controls: new Map(),

@@ -16,7 +16,7 @@ import {
 } from './observable';
 import { parameterHash, type FamilyParameters } from '../kit/parameters';
 import type { Plate } from './plate';
-import { impliedState, readingState } from './state';
+import { impliedState, isPowered, readingState } from './state';
 import type { ElectricalFamily } from './electrical-family';
 import { dialEvidence, observableOfEntry, plannedKeyOf } from './entry-looks';
 import { inWater, waterKey } from './in-water';
@@ -106,6 +106,8 @@ export function electricalFamily(declared: ElectricalDeclaration): ElectricalFam
       const standing = family.impliedState(check, family.readingState(state));
       return observableUnderLoad(family, check, underLoad(family, standing, load), load);
     },
+    quantityAt: (target, state) =>
+      'between' in target ? (isPowered(state) ? 'voltage-ac' : 'resistance') : undefined,
     observableAt(target, quantity, state) {
       if ('around' in target) {
         return quantity === 'current-ac' ? family.clamp([target.around], state) : undefined;

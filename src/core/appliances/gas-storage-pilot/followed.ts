@@ -65,6 +65,7 @@ export const followed: Followed = {
       elements: [...burner, 'gas.regulated', 'burner.orifice', 'burner.ports', 'tank.sediment'],
       byStanding: true,
     },
+    'cold.celsius': { elements: [], byStanding: false },
     'cold.pressure': { elements: ['cold.pressure-pascal'], byStanding: false },
     'pair.difference': {
       elements: ['pair.nearer-share', 'pair.other-heats', 'tank.sediment', 'tank.dip-tube'],

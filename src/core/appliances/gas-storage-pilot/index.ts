@@ -102,6 +102,31 @@ export const gasStoragePilot = signalFamily<GasPlate, GasStanding>({
         { id: 'on', label: 'on' },
       ],
     },
+    {
+      key: 'dial',
+      label: 'Dial',
+      positions: [
+        { id: 'low', label: 'low' },
+        { id: 'hot', label: 'hot' },
+        { id: 'c', label: 'up' },
+      ],
+    },
+    {
+      key: 'gasCock',
+      label: 'Gas cock',
+      positions: [
+        { id: 'open', label: 'open' },
+        { id: 'closed', label: 'shut' },
+      ],
+    },
+    {
+      key: 'hotTap',
+      label: 'Hot tap',
+      positions: [
+        { id: 'open', label: 'open' },
+        { id: 'closed', label: 'shut' },
+      ],
+    },
   ],
   pictureSliders: [],
   access,
@@ -163,6 +188,16 @@ export const gasStoragePilot = signalFamily<GasPlate, GasStanding>({
     'pair-outlet-temperatures': 'pair.difference',
     'series-outlet-temperatures': 'series.difference',
   },
+  readsAt: {
+    'gas-inlet-port': { 'pressure-difference': 'inlet' },
+    'manifold-port': { 'pressure-difference': 'manifold' },
+    'gas-meter': { 'volume-flow': 'flow' },
+    'flue-sample': { ppm: 'co' },
+    outlet: { temperature: 'outlet.first' },
+    'cold-inlet': { temperature: 'cold.celsius' },
+    'cold-pressure': { pressure: 'cold.pressure' },
+  },
+  gasPoints: ['gas-inlet-port', 'manifold-port', 'gas-meter', 'flue-sample'],
   follows: followed,
   combined: {
     'pair-outlet-temperatures': ({ nearer = 0, farther = 0 }) => nearer - farther,
@@ -174,6 +209,8 @@ export const gasStoragePilot = signalFamily<GasPlate, GasStanding>({
     meter(quantity, 0.05, 1, 1e5),
   ownSpread: {
     'outlet-first': 4,
+    outlet: 4,
+    'cold-inlet': 4,
     'outlet-after-5-min': 5,
     'recovery-after-30-min': 4,
     'pair-outlet-temperatures': 2,

@@ -182,6 +182,7 @@ const tank: Stage<GasUnit> = {
     'pair.difference',
     'series.difference',
     'cold.pressure',
+    'cold.celsius',
   ],
   run({ plate, elements: e, standing }, signals) {
     const { volumeLitre } = plate;
@@ -206,6 +207,7 @@ const tank: Stage<GasUnit> = {
     signals['pair.difference'] =
       hot(nearer) - (e['pair.other-heats'] > 0.5 ? hot(1 - nearer) : coldCelsius);
     signals['series.difference'] = e['pair.other-heats'] > 0.5 ? 0 : top - coldCelsius;
+    signals['cold.celsius'] = coldCelsius;
     signals['cold.pressure'] = e['cold.pressure-pascal'];
   },
 };

@@ -43,6 +43,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
     minutes: 25,
   }),
   'restore-gas': repair({
+    drawnPart: 'gas-cock',
     suspect: 'Gas supply',
     order: 'Bring the gas back',
     parts: [],
@@ -55,6 +56,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
     minutes: 15,
   }),
   'correct-gas-pressure': repair({
+    drawnPart: 'gas-meter',
     suspect: 'Gas pressure',
     order: 'Have the gas pressure put right',
     parts: ['regulator where it is the cause'],
@@ -74,6 +76,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
     minutes: 40,
   }),
   'fit-right-orifices': repair({
+    drawnPart: 'burner',
     suspect: 'Orifices of another gas',
     order: 'Fit orifices and regulator for the gas',
     parts: ['orifice set for the fuel on the plate'],
@@ -92,6 +95,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
     minutes: 60,
   }),
   'relight-pilot': repair({
+    drawnPart: 'pilot',
     suspect: 'Pilot blown out',
     order: 'Light the pilot and watch it',
     parts: [],
@@ -109,6 +113,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
     },
   }),
   'clean-pilot': repair({
+    drawnPart: 'pilot',
     suspect: 'Pilot burner',
     order: 'Clean or renew the pilot burner and tube',
     parts: ['pilot orifice', 'door gasket'],
@@ -123,6 +128,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
     shownBy: ['pilot-flame-look', 'assembly-out-look'],
   }),
   'replace-igniter': repair({
+    drawnPart: 'pilot',
     suspect: 'Igniter',
     order: 'Replace igniter, cable or electrode',
     parts: ['igniter'],
@@ -133,6 +139,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
     shownBy: ['spark-look'],
   }),
   'correct-flue': repair({
+    drawnPart: 'hood',
     suspect: 'Flue or draught',
     order: 'Put flue and draught right',
     parts: ['pipe, cap or baffle'],
@@ -145,6 +152,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
     minutes: 60,
   }),
   'clean-intake': repair({
+    drawnPart: 'filter',
     suspect: 'Intake filter',
     order: 'Clean the intake filter',
     parts: [],
@@ -158,6 +166,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
     shownBy: ['filter-look'],
   }),
   'clean-arrestor': repair({
+    drawnPart: 'filter',
     suspect: 'Screen under the burner',
     order: 'Clean the screen under the burner',
     parts: ['door gasket'],
@@ -184,6 +193,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
     minutes: 30,
   }),
   'replace-thermocouple': repair({
+    drawnPart: 'generator',
     suspect: 'Thermocouple or thermopile',
     order: 'Replace the thermocouple (or thermopile)',
     parts: [
@@ -209,6 +219,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
     shownBy: ['open-circuit-millivolts', 'before-cutout-millivolts', 'assembly-out-look'],
   }),
   'reseat-thermocouple': repair({
+    drawnPart: 'tip',
     suspect: 'Tip in its bracket',
     order: 'Push the tip up into its bracket',
     parts: ['sleeve or clip', 'door gasket'],
@@ -222,6 +233,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
     shownBy: ['tip-look', 'assembly-out-look'],
   }),
   'tighten-thermocouple': repair({
+    drawnPart: 'control-valve',
     suspect: 'Joint at the valve',
     order: 'Clean and tighten the joint at the valve',
     parts: [],
@@ -235,6 +247,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
     shownBy: ['thermocouple-nut-feel', 'loaded-millivolts'],
   }),
   'reset-cutout': repair({
+    drawnPart: 'roll-out-cutout',
     suspect: 'Roll-out cutout, tripped',
     order: 'Reset the roll-out cutout and watch',
     parts: [],
@@ -253,6 +266,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
     },
   }),
   'replace-cutout': repair({
+    drawnPart: 'roll-out-cutout',
     suspect: 'Roll-out cutout',
     order: 'Replace the roll-out cutout',
     parts: ['cutout of the same temperature'],
@@ -266,6 +280,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
     shownBy: ['cutout-ohms'],
   }),
   'replace-valve': repair({
+    drawnPart: 'control-valve',
     suspect: 'Control valve',
     order: 'Replace the control valve',
     parts: ['control valve for the fuel and variant', 'thread sealant for gas'],
@@ -294,6 +309,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
     ],
   }),
   'set-dial': repair({
+    drawnPart: 'knob',
     suspect: 'Knob',
     order: 'Set the knob',
     parts: [],
@@ -306,6 +322,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
     minutes: 2,
   }),
   'clean-burner': repair({
+    drawnPart: 'burner',
     suspect: 'Burner',
     order: 'Clean burner and orifice',
     parts: ['door gasket'],

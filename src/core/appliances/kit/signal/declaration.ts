@@ -1,7 +1,8 @@
 import type { JobFile } from '../../../job-file/generated/job-types';
 import type { Quantity } from '../../../quantities';
 import type { FamilyPlate, FamilyWords, PlateFact, StopWords } from '../../appliance-family';
-import type { CheckWords, Drawing, Question, Repair } from '../../family';
+import type { Drawing } from '../../drawing';
+import type { CheckWords, Question, Repair } from '../../family';
 import type { PictureState } from '../../picture';
 import type { Changes, Ends } from '../change';
 import type { CheckEffects } from '../effects';
@@ -121,13 +122,17 @@ export interface SignalDeclaration<Plate extends FamilyPlate, S extends Standing
   model(plate: Plate): SignalModel<Plate, S>;
   /** Signal that a check of one value reads, where it is not read between two points. */
   readonly reads: Readonly<Record<string, string>>;
+  /** Signal that stands at each named point, by what is read there: what no point has here is not worked out. */
+  readonly readsAt: Readonly<Record<string, Readonly<Partial<Record<Quantity, string>>>>>;
+  /** Points that are read with the gas way open or something lit. */
+  readonly gasPoints: readonly string[];
   /** Units that are alike in what a reading follows read alike: each is worked out once. */
   readonly follows: Followed;
   /** What the values of a check that gives several come to, as the one number that its signal stands for. */
   readonly combined: Readonly<Record<string, (values: Readonly<Record<string, number>>) => number>>;
   /** How an instrument errs: by check, else by quantity. */
   meterOf(check: string | undefined, quantity: Quantity): MeterModel;
-  /** Spread of a reading beside that of the elements, in its kept unit. */
+  /** Spread of a reading beside that of the elements, in its kept unit, by check or named point. */
   readonly ownSpread: Readonly<Record<string, number>>;
   readonly looks: Readonly<Record<string, SignalLook<Plate, S>>>;
   readonly answers: Readonly<Record<string, (seen: Seen<Plate, S>) => Shares>>;
@@ -138,7 +143,7 @@ export interface SignalDeclaration<Plate extends FamilyPlate, S extends Standing
   picture(
     seen: Seen<Plate, S>,
     model: SignalModel<Plate, S>,
-  ): Omit<PictureState, 'suspected' | 'faults'>;
+  ): Omit<PictureState, 'suspected' | 'faults' | 'readouts'>;
 }
 
 /** Results and answers that end the diagnosis: nothing but making safe comes after them. */

@@ -1,12 +1,14 @@
 import type { Candidate, Hypothesis } from '../../../diagnosis/model';
 import type { FamilyCatalogue } from '../../../job-file/catalogue';
 import { quantityOf } from '../../../job-file/quantity';
-import { numberOf } from '../../../quantities';
+import { numberOf, type Quantity } from '../../../quantities';
 import type { ApplianceFamily, FamilyPlate, Target } from '../../appliance-family';
 import { effectsOf, everyEffect, type CheckEffects } from '../effects';
 import { isAllowed, type TechnicianLimits } from '../limits';
 import { parameterHash, type FamilyParameters } from '../parameters';
 import { plateKeys } from '../plate-field';
+import type { PictureState } from '../../picture';
+import type { Signals } from '../stages';
 import { stateKey, withDone, type UnitState } from '../unit-state';
 import { withUnlisted } from '../unlisted-repair';
 import { deniedFact, isSo, opensGas, signalAccess } from './access';
@@ -89,7 +91,13 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
     observableOfCheck: observableIn,
     observableOfQuestion,
     observableNow: (check, state) => observableIn(check, impliedState(check, readingState(state))),
-    observableAt: observableOfTarget,
+    quantityAt: (target) =>
+      'between' in target
+        ? catalogue.readable.between[0]
+        : 'point' in target
+          ? (Object.keys(declaration.readsAt[target.point] ?? {})[0] as Quantity | undefined)
+          : undefined,
+    observableAt,
     observableOf(entry, before) {
       const state = stateOfEntry(entry, before, impliedState);
       if (entry.check !== undefined) {
@@ -98,7 +106,7 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
       if (entry.kind === 'observation') return undefined;
       const target = targetOf(entry);
       const quantity = quantityOf(entry, catalogue);
-      return target && quantity && observableOfTarget(target, quantity, state);
+      return target && quantity && observableAt(target, quantity, state);
     },
     plannedKeyOf(entry, before) {
       if (!isCheckId(entry.check)) return undefined;
@@ -174,7 +182,7 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
         signals: model.run(unit),
         has: (...wanted: readonly string[]) => wanted.some((each) => faults.includes(each)),
       };
-      return { ...declaration.picture(seen, model), faults };
+      return { ...declaration.picture(seen, model), readouts: readoutsOf(seen.signals), faults };
     },
     drawnChanges: (hypothesis) => Object.keys((hypothesis as SignalHypothesis<S>).changes),
     stateWith(state, { controls = {}, known = {}, apart }) {
@@ -224,6 +232,25 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
   };
   return family;
 
+  /** Undefined where the model has nothing to read. */
+  function observableAt(target: Target, quantity: Quantity, state: UnitState) {
+    const isRead =
+      'between' in target
+        ? catalogue.readable.between.includes(quantity)
+        : 'point' in target && declaration.readsAt[target.point]?.[quantity] !== undefined;
+    return isRead ? observableOfTarget(target, quantity, state) : undefined;
+  }
+
+  /** What stands at each named point: the first quantity that is read there. */
+  function readoutsOf(signals: Signals): PictureState['readouts'] {
+    return Object.fromEntries(
+      Object.entries(declaration.readsAt).map(([point, read]) => {
+        const [quantity, signal] = Object.entries(read)[0] as [Quantity, string];
+        return [point, { quantity, value: signals[signal]! }];
+      }),
+    );
+  }
+
   /** A look, or what follows the standing alone: a good unit would not have stood so, and nothing else is to be judged. */
   function showsStanding(seen: Exclude<SignalObservable, { kind: 'question' }>): boolean {
     if (seen.kind === 'target') return false;
@@ -270,6 +297,7 @@ function catalogueOf<Plate extends FamilyPlate, S extends Standing>({
   effects,
   settings,
   plateFields,
+  gasPoints,
 }: SignalDeclaration<Plate, S>): FamilyCatalogue {
   const shown = access.facts.filter((each) => each.shownBy !== undefined);
   const source = {
@@ -288,6 +316,7 @@ function catalogueOf<Plate extends FamilyPlate, S extends Standing>({
     covers: new Set(),
     settings: new Map(settings.map(({ id, quantity }) => [id, { quantity }])),
     points: new Map(Object.entries(names.points ?? {})),
+    gasPoints: new Set(gasPoints),
     readable: { between: ['voltage-dc', 'resistance'], around: [] },
     controls: new Map(Object.entries(names.controls ?? {})),
     facts: new Map(

@@ -83,7 +83,7 @@ export function signalFamilyModel<Plate extends FamilyPlate, S extends Standing>
 
   const quantity = (
     hypothesis: SignalHypothesis<S>,
-    check: string | undefined,
+    own: number,
     meter: MeterModel,
     { elements: followed }: Follows,
     read: (elements: Readonly<Record<string, number>>) => number,
@@ -99,7 +99,6 @@ export function signalFamilyModel<Plate extends FamilyPlate, S extends Standing>
     const gradients = shared.map(({ element }) =>
       element in hypothesis.changes ? 0 : slope(element),
     );
-    const own = check === undefined ? 0 : (declaration.ownSpread[check] ?? 0);
     const variance = Object.entries(hypothesis.spread).reduce(
       (sum, [element, spread]) => sum + (spread * slope(element)) ** 2,
       own ** 2,
@@ -121,12 +120,19 @@ export function signalFamilyModel<Plate extends FamilyPlate, S extends Standing>
     const check = observable.kind === 'target' ? undefined : observable.check;
     const named = check === undefined ? undefined : names.checks[check]!;
     const of = observable.kind === 'target' ? observable.quantity : named!.quantity!;
-    const signal = check === undefined ? undefined : declaration.reads[check];
     const target = observable.kind === 'target' ? observable.target : undefined;
+    const point = target && 'point' in target ? target.point : undefined;
+    const signal =
+      check !== undefined
+        ? declaration.reads[check]
+        : point === undefined
+          ? undefined
+          : declaration.readsAt[point]?.[of];
     const follows =
       signal === undefined ? declaration.follows.probe : declaration.follows.signals[signal];
     if (!follows) throw new TypeError(`it is not said what "${signal}" follows`);
     const meter = declaration.meterOf(check, of);
+    const own = declaration.ownSpread[check ?? point ?? ''] ?? 0;
     const made = new Map<string, QuantityPrediction>();
     return (index) => {
       const hypothesis = hypotheses[index]!;
@@ -140,7 +146,7 @@ export function signalFamilyModel<Plate extends FamilyPlate, S extends Standing>
       ].join(' ');
       const known = made.get(key);
       if (known) return known;
-      const found = quantity(hypothesis, check, meter, follows, (elements) => {
+      const found = quantity(hypothesis, own, meter, follows, (elements) => {
         const unit = { plate, elements, standing, state };
         if (signal !== undefined) return model.run(unit)[signal]!;
         return model.probe(unit, target ?? { between: named!.between! }, of) ?? 0;

@@ -18,7 +18,8 @@ export function Terminal({
   terminal: DrawnTerminal;
   /** 0 or 1 where a probe is on it, −1 otherwise. */
   touched: number;
-  live: TerminalState['live'];
+  /** Or a named point of gas, water or air, which is neither live nor dead. */
+  live: TerminalState['live'] | 'port';
   onTouch?: () => void;
   isGlance?: boolean;
 }) {
@@ -35,11 +36,15 @@ export function Terminal({
         strokeWidth="1.8"
         strokeDasharray={live === 'fed-back' ? '4 2.5' : undefined}
       />
-      <path
-        d={`M${x - 5} ${y + 4}L${x + 5} ${y - 4}`}
-        stroke={live === 'live' ? 'var(--on-heat)' : 'var(--ink)'}
-        strokeWidth="1.8"
-      />
+      {live === 'port' ? (
+        <circle cx={x} cy={y} r="3" fill="var(--ink)" />
+      ) : (
+        <path
+          d={`M${x - 5} ${y + 4}L${x + 5} ${y - 4}`}
+          stroke={live === 'live' ? 'var(--on-heat)' : 'var(--ink)'}
+          strokeWidth="1.8"
+        />
+      )}
       <text
         x={x + dx}
         y={y + dy}
@@ -81,7 +86,7 @@ export function Terminal({
       role="button"
       tabIndex={0}
       aria-pressed={touched >= 0}
-      aria-label={`${name}, ${live === 'fed-back' ? 'live, fed back' : live}${probe}`}
+      aria-label={`${name}${live === 'port' ? '' : live === 'fed-back' ? ', live, fed back' : `, ${live}`}${probe}`}
       onClick={onTouch}
       onKeyDown={(event) => {
         if (event.key !== 'Enter' && event.key !== ' ') return;

@@ -1,30 +1,32 @@
 import type { Point } from '../../core/appliances';
 import { Conductor, Lifted } from './conductor';
 import { Breaker, Contact, Lamp, PartBox } from './parts';
-import { cropBox, freeEnd, freeEndId, freeEndOf, placeOf } from './plan';
+import { cropBox, freeEnd, freeEndId, freeEndOf, placeOf, wholeOf } from './plan';
 import { Clamp, FreeEnd, Probe, Terminal } from './terminals';
-import type { WiringPictureProps } from './props';
+import type { UnitPictureProps } from './props';
+import { Symbols } from './symbols';
 import { Tank } from './tank';
+import { Ways } from './ways';
 
-/** The unit as wired, drawn from the model: what is live, what carries current, what is lifted, where to touch. */
-export function WiringPicture(props: WiringPictureProps) {
+/** The unit, drawn from the model: what is live, what flows, what burns, what is lifted, where to touch. */
+export function UnitPicture(props: UnitPictureProps) {
   const { plan, picture, crop, probes, label, onTerminal, colours = {} } = props;
   const { drawing } = plan;
+  const seen = props.view ?? (crop ? cropBox(plan, probes, props.clampOn) : wholeOf(plan));
   const pointOf = (id: string): Point | undefined => {
     const end = freeEndOf(id);
-    return end ? freeEnd(plan, end) : drawing.terminals[id];
+    return end ? freeEnd(plan, end) : (drawing.terminals[id] ?? drawing.points?.[id]);
   };
   return (
     <svg
-      viewBox={
-        crop ? cropBox(plan, probes, props.clampOn) : `20 0 ${drawing.width - 8} ${drawing.height}`
-      }
+      viewBox={`${seen.x} ${seen.y} ${seen.width} ${seen.height}`}
       className="block h-full w-full"
       role={onTerminal && !props.isGlance ? 'group' : 'img'}
       aria-label={label}
       preserveAspectRatio="xMidYMid meet"
     >
       <Tank {...props} />
+      <Ways plan={plan} picture={picture} />
       {drawing.boxes.map((box) => (
         <PartBox
           key={box.part}
@@ -64,6 +66,13 @@ export function WiringPicture(props: WiringPictureProps) {
           isCarrying={each.branch in picture.ampere}
         />
       ))}
+      <Symbols
+        plan={plan}
+        picture={picture}
+        suspectedPart={props.suspectedPart}
+        isFailed={props.isFailed}
+        onControl={props.isGlance ? undefined : props.onControl}
+      />
       <Suspects {...props} />
       {props.lifted.map((each) => (
         <Lifted key={freeEndId(each)} plan={plan} lifted={each} />
@@ -78,6 +87,19 @@ export function WiringPicture(props: WiringPictureProps) {
           live={picture.terminals[id]?.live ?? 'dead'}
         />
       ))}
+      {Object.entries(drawing.points ?? {}).map(
+        ([id, point]) =>
+          picture.readouts[id] && (
+            <Terminal
+              key={id}
+              terminal={point}
+              touched={probes.indexOf(id)}
+              onTouch={onTerminal && (() => onTerminal(id))}
+              isGlance={props.isGlance}
+              live="port"
+            />
+          ),
+      )}
       {onTerminal &&
         !props.isGlance &&
         props.lifted.map((each) => {
@@ -106,7 +128,7 @@ export function WiringPicture(props: WiringPictureProps) {
 }
 
 /** Numbers where the leading suspects would have broken something: 1 for the likeliest. */
-function Suspects({ plan, picture, suspectedPart, crop }: WiringPictureProps) {
+function Suspects({ plan, picture, suspectedPart, crop }: UnitPictureProps) {
   if (crop) return null;
   return picture.suspected.map(({ fault, branches }, index) => {
     const at = branches.map((each) => placeOf(plan, each)).find((each) => each !== undefined);

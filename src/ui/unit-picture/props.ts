@@ -1,8 +1,9 @@
 import type { PictureState } from '../../core/job-diagnosis';
 import type { LiftedEnd } from '../../core/job-file';
 import type { Plan } from './plan';
+import type { View } from './view';
 
-export interface WiringPictureProps {
+export interface UnitPictureProps {
   readonly plan: Plan;
   readonly picture: PictureState;
   readonly lifted: readonly LiftedEnd[];
@@ -20,9 +21,13 @@ export interface WiringPictureProps {
   readonly temperature?: (celsius: number) => string;
   /** The whole drawing, or a crop round the probes for a small screen. */
   readonly crop?: boolean;
+  /** The part of it that is seen, where somebody came closer. */
+  readonly view?: View;
   readonly label: string;
-  /** Makes the terminals touchable. */
+  /** Makes terminals and named points touchable. */
   readonly onTerminal?: (terminal: string) => void;
+  /** Makes what a finger turns touchable: valves, knobs, flames. */
+  readonly onControl?: (control: string, position: string | undefined) => void;
   /** Touchable, but no stop for the keyboard: there is another way in beside it. */
   readonly isGlance?: boolean;
 }

@@ -1,8 +1,17 @@
 import type { ApplianceFamily, Point } from '../../core/appliances';
 import type { LiftedEnd } from '../../core/job-file';
+import type { View } from './view';
 
 /** Where things are on the drawing of a family. */
 export type Plan = Pick<ApplianceFamily, 'drawing' | 'names'>;
+
+/** The whole drawing, as it is seen first. */
+export const wholeOf = ({ drawing }: Plan): View => ({
+  x: 20,
+  y: 0,
+  width: drawing.width - 8,
+  height: drawing.height,
+});
 
 export const endsOf = ({ names }: Plan, wire: string): readonly [string, string] =>
   names.conductors[wire]!;
@@ -90,21 +99,21 @@ export function placeOf(plan: Plan, branch: string): Point | undefined {
     return { x: x - 48, y };
   }
   const part = branch.split('.')[0]!;
+  const place = drawing.places?.[branch] ?? drawing.places?.[part];
+  if (place) return place;
   const [a, b] = [terminals[`${part}.a`], terminals[`${part}.b`]];
   return a && b ? { x: drawing.tank.x + 122, y: (a.y + b.y) / 2 } : undefined;
 }
 
 /** A crop round what is to be touched, for a small screen. */
-export function cropBox(
-  plan: Plan,
-  probes: readonly string[],
-  clampOn: string | undefined,
-): string {
+export function cropBox(plan: Plan, probes: readonly string[], clampOn: string | undefined): View {
   const { drawing } = plan;
   const points = (
-    clampOn ? [middleOf(plan, clampOn)] : probes.map((each) => drawing.terminals[each])
+    clampOn
+      ? [middleOf(plan, clampOn)]
+      : probes.map((each) => drawing.terminals[each] ?? drawing.points?.[each])
   ).filter((each): each is NonNullable<typeof each> => each !== undefined);
-  if (points.length === 0) return `0 0 ${drawing.width} ${drawing.height}`;
+  if (points.length === 0) return { ...wholeOf(plan), x: 0, width: drawing.width };
   const xs = points.map((each) => each.x);
   const ys = points.map((each) => each.y);
   const [width, height] = [230, 160];
@@ -113,5 +122,10 @@ export function cropBox(
   const scale = Math.max(1, (spanX + 90) / width, (spanY + 90) / height);
   const centreX = (Math.max(...xs) + Math.min(...xs)) / 2 + 14;
   const centreY = (Math.max(...ys) + Math.min(...ys)) / 2;
-  return `${centreX - (width * scale) / 2} ${centreY - (height * scale) / 2} ${width * scale} ${height * scale}`;
+  return {
+    x: centreX - (width * scale) / 2,
+    y: centreY - (height * scale) / 2,
+    width: width * scale,
+    height: height * scale,
+  };
 }

@@ -1,5 +1,5 @@
 import { BadMark } from './parts';
-import type { WiringPictureProps } from './props';
+import type { UnitPictureProps } from './props';
 
 /** The tank with its water, warm above and below, and its elements with what they turn to heat. */
 export function Tank({
@@ -9,7 +9,7 @@ export function Tank({
   temperature,
   suspectedPart,
   isFailed,
-}: WiringPictureProps) {
+}: UnitPictureProps) {
   const { tank, elements, terminals } = plan.drawing;
   const { x, y, width, height } = tank;
   const middle = y + height / 2;

@@ -1,2 +1,0 @@
-export { freeEndOf } from './plan';
-export { WiringPicture } from './wiring-picture';
