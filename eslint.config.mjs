@@ -8,7 +8,7 @@ const config = [
       '.ohmmeter/**',
       'dist/**',
       'next-env.d.ts',
-      'src/core/job-file/generated/**',
+      'src/core/*/generated/**',
       'test-results/**',
     ],
   },

@@ -1,30 +1,15 @@
 import { quantities } from '../src/core/quantities/quantity-table';
+import { flag, listOf, name, object, oneOf, text, type Schema } from './schema-parts';
 
 /**
- * The one source of the job file: `npm run generate:job-file` makes from it the JSON Schema, the TypeScript types and
+ * The one source of the job file: `npm run generate:schemas` makes from it the JSON Schema, the TypeScript types and
  * the compiled validators. What each part means to a user is in docs/job-file.md.
  */
 
-type Schema = Record<string, unknown>;
-
-const text = (maxLength = 400): Schema => ({ type: 'string', maxLength });
 const words: Schema = text(4000);
-const name: Schema = { type: 'string', minLength: 1, maxLength: 200 };
-const flag: Schema = { type: 'boolean' };
 const uuid: Schema = { type: 'string', format: 'uuid' };
 const time: Schema = { type: 'string', format: 'date-time' };
-const oneOf = (...values: string[]): Schema => ({ type: 'string', enum: values });
-const listOf = (items: Schema, maxItems = 1000): Schema => ({ type: 'array', items, maxItems });
 const ref = (definition: string): Schema => ({ $ref: `#/definitions/${definition}` });
-
-function object(required: Record<string, Schema>, optional: Record<string, Schema> = {}): Schema {
-  return {
-    type: 'object',
-    properties: { ...required, ...optional },
-    required: Object.keys(required),
-    additionalProperties: false,
-  };
-}
 
 const unitKeys = [
   'ohm',
@@ -183,7 +168,7 @@ const entries: Record<string, Schema> = {
     { check: name, value: name },
     { threshold: ref('measured'), instrument: name },
   ),
-  code: entry('code', { code: name }, { display: text() }),
+  code: entry('code', { code: name }, { display: text(), pack: name, saw: name }),
   setting: entry('setting', {
     setting: name,
     as: oneOf('found', 'left'),

@@ -11,6 +11,7 @@ import {
   uniqueIndex,
   uuid,
 } from 'drizzle-orm/pg-core';
+import type { CodePack } from '../core/codes';
 import type { Entry, JobFile, Plate, Services } from '../core/job-file';
 import type { Standing } from './standing';
 
@@ -101,6 +102,21 @@ export const units = pgTable(
     }),
     index('units_by_site').on(table.organisationId, table.siteId),
   ],
+);
+
+/** Packs of codes that a firm brought in or changed, by their own id. */
+export const codePacks = pgTable(
+  'code_packs',
+  {
+    organisationId: firm.organisationId,
+    packId: text('pack_id').notNull(),
+    family: text('family').notNull(),
+    content: jsonb('content').$type<CodePack>().notNull(),
+    /** Counts its changes: who changes it says which one was seen. */
+    revision: integer('revision').notNull().default(1),
+    updatedAt: instant('updated_at').notNull().defaultNow(),
+  },
+  (table) => [primaryKey({ columns: [table.organisationId, table.packId] })],
 );
 
 export const jobs = pgTable(

@@ -19,7 +19,7 @@ import type {
 import type { JobState } from '../job-file/state';
 import type { Quantity } from '../quantities';
 import type { Drawing } from './drawing';
-import type { CheckWords, Question, Repair } from './family';
+import type { CheckWords, FamilyCodes, Question, Repair } from './family';
 import type { AccessStep } from './kit/access-step';
 import type { TechnicianLimits } from './kit/limits';
 import type { FamilyNames, NamedCheck } from './kit/names';
@@ -202,8 +202,8 @@ export interface ApplianceFamily {
   stopOf(complaint: JobFile['complaint'], walked: readonly WalkedEntry[]): Stop | undefined;
   /** The check that comes before any other as things stand: a sniff for gas. */
   firstCheck(state: JobState): string | undefined;
-  /** The check whose result a code on a display, or a light pattern, is. */
-  readonly codeCheck?: string;
+  /** Codes on a display or a light that blinks, where its control has any. */
+  readonly codes?: FamilyCodes;
   /** Something burns in it: some of its checks are gas work. */
   readonly burnsGas: boolean;
   /** Whether an answer of the call forbids a check. */

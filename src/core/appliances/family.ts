@@ -1,5 +1,7 @@
 /** What a technician reads of an appliance family: checks, questions and repairs. */
 
+import type { CodePack, CodeSights } from '../codes';
+
 /** A check as the technician meets it. Probe points, state and quantity are those of the family's names.json. */
 export interface CheckWords {
   readonly label: string;
@@ -24,6 +26,16 @@ export interface CheckWords {
     | 'flame'
     | 'carbon-monoxide'
     | 'hot-metal';
+}
+
+/** Codes of a family's control, on a display or as a light that blinks: evidence by what the control saw. */
+export interface FamilyCodes extends CodeSights {
+  /** The check whose result a code is. */
+  readonly check: string;
+  /** What it is where nothing is shown. */
+  readonly none: string;
+  /** How it says so where nobody brought another pack. Invented. */
+  readonly pack: CodePack;
 }
 
 /** Kinds of instrument that a check may need. */

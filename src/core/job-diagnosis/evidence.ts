@@ -7,15 +7,14 @@ import { resultOf } from './result';
 export const callEntryId = (question: string) => `call:${question}`;
 
 /** A code on a display, or a light pattern, is the result of the family's check of codes; one that it does not know tells nothing. */
-export function codeAsResult(
-  { codeCheck, check }: ApplianceFamily,
-  walked: WalkedEntry,
-): WalkedEntry {
+export function codeAsResult({ codes, check }: ApplianceFamily, walked: WalkedEntry): WalkedEntry {
   const { entry } = walked;
-  if (entry.kind !== 'code' || codeCheck === undefined) return walked;
-  if (!check(codeCheck).values?.includes(entry.code)) return walked;
-  const { code, display: _, ...rest } = entry;
-  return { ...walked, entry: { ...rest, kind: 'observation', check: codeCheck, value: code } };
+  if (entry.kind !== 'code' || codes === undefined) return walked;
+  const { code, saw, display: _, pack, ...rest } = entry;
+  // A code of another pack is evidence by what its pack says that the control saw, and by nothing else.
+  const value = saw ?? (pack === undefined ? code : undefined);
+  if (value === undefined || !check(codes.check).values?.includes(value)) return walked;
+  return { ...walked, entry: { ...rest, kind: 'observation', check: codes.check, value } };
 }
 
 /** Everything in a job that bears on what is wrong, as evidence for the engine. */

@@ -31,6 +31,8 @@ export interface FamilyCatalogue {
   };
   /** Controls by their key in an entry's state, each with its positions; those of the first version have keys of their own. */
   readonly controls: ReadonlyMap<string, readonly string[]>;
+  /** What its control may have seen where it shows a code. */
+  readonly sights: ReadonlySet<string>;
   /** Facts of access beside covers. */
   readonly facts: ReadonlyMap<string, NamedFact>;
   /** Dials by id, and the key of each in an entry's state. */

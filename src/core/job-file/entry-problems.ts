@@ -141,6 +141,15 @@ function ownProblems(entry: Entry, pointer: string, catalogue: FamilyCatalogue):
   switch (entry.kind) {
     case 'reading':
       return readingProblems(entry, pointer, catalogue);
+    case 'code':
+      return entry.saw === undefined || catalogue.sights.has(entry.saw)
+        ? []
+        : [
+            {
+              pointer: `${pointer}/saw`,
+              message: `The control of this family sees none of "${entry.saw}"${catalogue.sights.size > 0 ? `: ${[...catalogue.sights].join(', ')}` : ''}.`,
+            },
+          ];
     case 'observation': {
       const check = catalogue.check(entry.check);
       if (!check) return [unknownCheck(pointer, entry.check, catalogue)];

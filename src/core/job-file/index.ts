@@ -12,6 +12,7 @@ export * from './quantity';
 export { currentVersion } from './migrations';
 export * from './read';
 export * from './running-fold';
+export { distinct, inWords, lineOf } from './schema-words';
 export { soundProblems } from './sound';
 export type * from './services';
 export * from './state';

@@ -1,9 +1,10 @@
 import type { FamilyCatalogue } from './catalogue';
 import { complaintProblems, entryProblems, plateProblems } from './entry-problems';
 import type { Entry, JobFile } from './generated/job-types';
-import { validateEntry, validateJobFile, type SchemaProblem } from './generated/validators';
+import { validateEntry, validateJobFile } from './generated/validators';
 import { currentVersion, migrate } from './migrations';
-import { pointerPart, type JobFileProblem } from './problem';
+import type { JobFileProblem } from './problem';
+import { distinct, inWords, lineOf } from './schema-words';
 import { soundProblems, timeProblems } from './sound';
 
 export type ReadJobFile =
@@ -146,36 +147,6 @@ function versionProblem(parsed: unknown): JobFileProblem | undefined {
         message: `The file has version ${version}; this Ohmmeter reads up to ${currentVersion.version}. Update it, then try again.`,
       }
     : undefined;
-}
-
-function inWords({ instancePath, keyword, message, params }: SchemaProblem): JobFileProblem {
-  if (keyword === 'additionalProperties') {
-    const key = pointerPart(String(params.additionalProperty));
-    return { pointer: `${instancePath}/${key}`, message: 'This key is not part of the format.' };
-  }
-  if (keyword === 'required') {
-    return { pointer: instancePath, message: `"${String(params.missingProperty)}" is missing.` };
-  }
-  if (keyword === 'discriminator') {
-    return { pointer: `${instancePath}/kind`, message: 'No kind of entry has this name.' };
-  }
-  const allowed = Array.isArray(params.allowedValues) ? `: ${params.allowedValues.join(', ')}` : '';
-  return { pointer: instancePath, message: `It ${message ?? 'is not valid'}${allowed}.` };
-}
-
-function distinct(problems: readonly JobFileProblem[]): JobFileProblem[] {
-  const seen = new Set<string>();
-  return problems.filter(({ pointer, message }) => {
-    const key = `${pointer} ${message}`;
-    return !message.startsWith('It must match "') && !seen.has(key) && seen.add(key);
-  });
-}
-
-/** Where the text breaks, if the parser said a position. */
-function lineOf(text: string, reason: string): string {
-  const position = /position (\d+)/.exec(reason)?.[1];
-  if (position === undefined) return '';
-  return ` in line ${text.slice(0, Number(position)).split('\n').length}`;
 }
 
 const refuse = (pointer: string, message: string): ReadJobFile => ({

@@ -6,6 +6,7 @@ import type { BenchAnswer } from '@/core/job-diagnosis';
 import { gasWorkAllowed, liveWorkAllowed, type Entry, type JobFile } from '@/core/job-file';
 import { quantityTable, valueText, type UnitSystem } from '@/core/quantities';
 import { PictureDialog } from '@/features/picture/picture-dialog';
+import { CodeAnswers } from '@/features/codes/code-answers';
 import { JobFamily, useFamily } from '@/features/record/family-context';
 import { StopNote } from '@/features/record/stop-note';
 import { useJobRecord } from '@/features/record/use-job-record';
@@ -274,6 +275,15 @@ function OpenBench({ initial, first, system }: BenchProps) {
                     />
                   </div>
                 </>
+              ) : family.codes?.check === check ? (
+                <CodeAnswers
+                  job={job}
+                  codes={family.codes}
+                  disabledReason={at.refusal}
+                  onAnswer={(found) => {
+                    if (at.enter(found)) setSheet('prove-dead');
+                  }}
+                />
               ) : (
                 <ObservationAnswers
                   check={check}

@@ -1,6 +1,7 @@
 import { isFound, questionWords, searchWords } from '@/core/search';
 import type { ForDevice } from '@/server/for-device';
 import type { KnownUnitChoice } from '@/server/known-units';
+import { keepCodePacks } from './kept-codes';
 import { keepJob } from './kept-jobs';
 import { deviceStore } from './store';
 
@@ -48,6 +49,7 @@ export async function prepareForNoSignal(): Promise<void> {
     if (!response.ok) return;
     const content = (await response.json()) as ForDevice;
     await deviceStore().pages.put({ name: pageName, keptAt: Date.now(), content });
+    await keepCodePacks();
     await fetchJobs(content);
   } catch {
     // Not now: the next page tries again.

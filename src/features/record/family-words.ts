@@ -117,7 +117,7 @@ export class FamilyWords {
       case 'correction':
         return 'Correction';
       case 'code':
-        return 'Code';
+        return this.family.codes ? this.check(this.family.codes.check) : 'Code';
       case 'photo':
         return 'Photograph';
       case 'countersign':
@@ -180,7 +180,7 @@ export class FamilyWords {
       case 'action':
         return entry.action === 'proved-dead' ? provedWords(entry) : '';
       case 'code':
-        return entry.code;
+        return entry.display ?? entry.code;
       default:
         return '';
     }

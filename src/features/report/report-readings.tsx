@@ -26,6 +26,7 @@ function linesOf(job: JobFile, open: OpenDiagnosis): ReportLine[] {
     const isResult =
       entry.kind === 'reading' ||
       entry.kind === 'observation' ||
+      entry.kind === 'code' ||
       (entry.kind === 'action' && entry.action === 'proved-dead');
     if (!isResult) return [];
     const first = job.entries.find((each) => each.id === entry.id);
@@ -34,7 +35,8 @@ function linesOf(job: JobFile, open: OpenDiagnosis): ReportLine[] {
     );
     return [
       {
-        entry,
+        // A code is shown as it was written down, by the list of its make.
+        entry: first?.kind === 'code' ? first : entry,
         judged: judgeEntry(open, job, walked),
         isAfterRepair: before.repairsDone.length > 0,
         struck: corrected ? first : undefined,

@@ -74,6 +74,9 @@ export function Today({
           <div className="hidden gap-2 lg:flex">
             <ThemeChoice theme={theme} />
             <HouseRules schools={organisation.schools} />
+            <Link href="/codes" className="button">
+              Codes
+            </Link>
           </div>
           <TechnicianChoice
             technicians={technicians.map(({ id, name }) => ({ id, name }))}

@@ -42,6 +42,7 @@ export function catalogueOf({
       thermostats.map(({ setting }) => [setting, { quantity: 'temperature' as const }]),
     ),
     gasPoints: new Set(),
+    sights: new Set(),
     points: new Map(),
     readable: { between: ['resistance', 'voltage-ac'], around: ['current-ac'] },
     controls: new Map(),

@@ -8,6 +8,7 @@ import type { SignalModel } from '../kit/signal/declaration';
 import { wiresOf } from '../kit/unit-state';
 import { access, effects, stops } from './access';
 import { checks } from './checks';
+import { codes } from './codes';
 import { drawing } from './drawing';
 import { ends, goodElements, tolerances, type Elements } from './elements';
 import { faults } from './faults';
@@ -83,6 +84,7 @@ export const gasStoragePilot = signalFamily<GasPlate, GasStanding>({
   repairs,
   usualOrder,
   plateFields,
+  codes,
   settings: [{ id: 'dial', label: 'Knob', quantity: 'temperature', range: [10, 80], usual: 49 }],
   pictureControls: [
     {

@@ -1,5 +1,5 @@
 /* eslint-disable -- generated */
-/* Made by `npm run generate:job-file` from schemas/job.schema.ts. Do not edit. */
+/* Made by `npm run generate:schemas` from schemas/job.schema.ts. Do not edit. */
 
 export type PlateValue = string | boolean | number | Value;
 export type Entry =
@@ -304,6 +304,8 @@ export interface CodeEntry {
   note?: string;
   state?: EntryState;
   display?: string;
+  pack?: string;
+  saw?: string;
 }
 export interface SettingEntry {
   id: string;

@@ -1,4 +1,4 @@
-/* Made by `npm run generate:job-file` from schemas/job.schema.ts. Do not edit. */
+/* Made by `npm run generate:schemas` from schemas/job.schema.ts. Do not edit. */
 import type { Services } from '../services';
 import type { Constraints, Entry, JobFile, Plate } from './job-types';
 

@@ -2,7 +2,7 @@ import type { JobFile } from '../../../job-file/generated/job-types';
 import type { Quantity } from '../../../quantities';
 import type { FamilyPlate, FamilyWords, PlateFact, StopWords } from '../../appliance-family';
 import type { Drawing } from '../../drawing';
-import type { CheckWords, Question, Repair } from '../../family';
+import type { CheckWords, FamilyCodes, Question, Repair } from '../../family';
 import type { PictureState } from '../../picture';
 import type { Changes, Ends } from '../change';
 import type { CheckEffects } from '../effects';
@@ -90,6 +90,7 @@ export interface SignalDeclaration<Plate extends FamilyPlate, S extends Standing
   readonly repairs: Readonly<Record<string, Repair>>;
   readonly usualOrder: readonly string[];
   readonly plateFields: readonly PlateField[];
+  readonly codes?: FamilyCodes;
   readonly settings: readonly SettingField[];
   readonly pictureControls: readonly PictureControl[];
   readonly pictureSliders: readonly PictureSlider[];

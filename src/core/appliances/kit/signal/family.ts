@@ -205,7 +205,7 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
     drawnRatings: () => ({}),
     nextProof: (plate) => declaration.nextProof(plate as Plate),
     burnsGas: declaration.access.facts.some((each) => each.opensGas),
-    codeCheck: Object.keys(names.checks).find((each) => names.checks[each]!.kind === 'code'),
+    codes: declaration.codes,
     firstCheck: (state) =>
       declaration.access.facts.find((each) => each.isFirst && !isSo(state, each))?.shownBy,
     stopOf: (complaint, walked) => stopOf(declaration.stops, complaint, walked),
@@ -298,6 +298,7 @@ function catalogueOf<Plate extends FamilyPlate, S extends Standing>({
   settings,
   plateFields,
   gasPoints,
+  codes,
 }: SignalDeclaration<Plate, S>): FamilyCatalogue {
   const shown = access.facts.filter((each) => each.shownBy !== undefined);
   const source = {
@@ -314,6 +315,7 @@ function catalogueOf<Plate extends FamilyPlate, S extends Standing>({
     repairs: new Set(names.repairs),
     faults: new Set(Object.keys(names.faults)),
     covers: new Set(),
+    sights: new Set(Object.keys(codes?.sights ?? {})),
     settings: new Map(settings.map(({ id, quantity }) => [id, { quantity }])),
     points: new Map(Object.entries(names.points ?? {})),
     gasPoints: new Set(gasPoints),
