@@ -8,11 +8,14 @@ import {
   at90,
   bestPossible,
   countContradictions,
+  gasParts,
+  gasReportOf,
   measureSpeed,
   parts,
   plannersCost,
   reduce,
   reportOf,
+  type Part,
   type UnitOutcome,
 } from '../core/benchmark';
 import { seededRandom } from '../core/simulation';
@@ -21,6 +24,8 @@ import { seededRandom } from '../core/simulation';
 
 /** Never used while weights, tables or the planner were set. */
 const unseenSeeds = [901, 902, 903, 904, 905];
+
+const gasId = 'gas-storage-pilot';
 
 const triple = {
   ohms: 'upper-element-ohms',
@@ -37,13 +42,43 @@ interface Chunk {
 
 const unitsInChunk = 50;
 
-export async function bench(root: string, argument: string | undefined): Promise<number> {
+/**
+ * `bench [SHARE]` measures the electric families, `bench FAMILY [SHARE]` another one. A share below 1 takes so much of the
+ * units and prints the page instead of writing it.
+ */
+export async function bench(root: string, words: readonly string[]): Promise<number> {
+  const [first, second] = words;
+  const isGas = first === gasId;
+  const argument = isGas ? second : first;
   const share = argument === undefined ? 1 : Number(argument);
-  if (!(share > 0 && share <= 1)) {
-    console.error('A share of the units is a number above 0, up to 1.');
+  if (!(share > 0 && share <= 1) || words.length > (isGas ? 2 : 1)) {
+    console.error(`A share of the units is a number above 0, up to 1; a family is ${gasId}.`);
     return 2;
   }
-  const chunks = parts.flatMap(({ name, unitsPerSeed }) =>
+  const random = seededRandom(unseenSeeds[0]!);
+  const circumstances = {
+    date: new Date().toISOString().slice(0, 10),
+    commit: commitOf(root),
+    machine: `${cpus()[0]?.model ?? 'unknown processor'}, ${availableParallelism()} threads, Node.js ${process.version}`,
+    command: ['./ohmmeter bench', ...words].join(' '),
+    seeds: unseenSeeds,
+    random: () => random.next(),
+  };
+  const [name, page] = isGas
+    ? [gasId, gasReportOf(await runChunks(chunksOf(gasParts, share)), circumstances)]
+    : ['diagnosis', await electricPage(share, circumstances)];
+  const file = path.join(root, `docs/benchmarks/${name}.md`);
+  if (share === 1) {
+    mkdirSync(path.dirname(file), { recursive: true });
+    writeFileSync(file, page);
+    console.error(`ohmmeter: written to ${file}`);
+  }
+  console.log(page);
+  return 0;
+}
+
+function chunksOf(measured: readonly Part[], share: number): Chunk[] {
+  return measured.flatMap(({ name, unitsPerSeed }) =>
     unseenSeeds.flatMap((seed): Chunk[] => {
       const count = Math.max(1, Math.round(unitsPerSeed * share));
       return Array.from({ length: Math.ceil(count / unitsInChunk) }, (_, k) => ({
@@ -54,11 +89,13 @@ export async function bench(root: string, argument: string | undefined): Promise
       }));
     }),
   );
-  const commit = commitOf(root);
+}
+
+async function electricPage(share: number, at: Parameters<typeof reportOf>[1]): Promise<string> {
   // Speed first, while nothing else is at work.
   const now = () => performance.now();
   const speed = measureSpeed(at90, unseenSeeds[0]!, Math.max(30, Math.round(150 * share)), now);
-  const outcomes = await runChunks(chunks);
+  const outcomes = await runChunks(chunksOf(parts, share));
   const contradictions = countContradictions(
     at90,
     triple,
@@ -69,26 +106,7 @@ export async function bench(root: string, argument: string | undefined): Promise
     const model = reduce(at90, faults, checks);
     return { title, best: bestPossible(model), planned: plannersCost(model) };
   });
-  const random = seededRandom(unseenSeeds[0]!);
-  const page = reportOf(
-    { outcomes, contradictions, reduced, speed },
-    {
-      date: new Date().toISOString().slice(0, 10),
-      commit,
-      machine: `${cpus()[0]?.model ?? 'unknown processor'}, ${availableParallelism()} threads, Node.js ${process.version}`,
-      command: share === 1 ? './ohmmeter bench' : `./ohmmeter bench ${share}`,
-      seeds: unseenSeeds,
-      random: () => random.next(),
-    },
-  );
-  const file = path.join(root, 'docs/benchmarks/diagnosis.md');
-  if (share === 1) {
-    mkdirSync(path.dirname(file), { recursive: true });
-    writeFileSync(file, page);
-    console.error(`ohmmeter: written to ${file}`);
-  }
-  console.log(page);
-  return 0;
+  return reportOf({ outcomes, contradictions, reduced, speed }, at);
 }
 
 /** Single faults of one path, and of the whole heater, with the checks that a technician would think of. */
@@ -187,7 +205,7 @@ export const isBenchWorker = !isMainThread && workerData === 'bench';
 
 export function serveBench(): void {
   parentPort!.on('message', ({ part, seed, from, to }: Chunk) => {
-    const { run } = parts.find((each) => each.name === part)!;
+    const { run } = [...parts, ...gasParts].find((each) => each.name === part)!;
     const outcomes = Array.from({ length: to - from }, (_, k) =>
       run(seed, from + k, () => performance.now()),
     );

@@ -9,11 +9,12 @@ const usage = `usage:
   ohmmeter diagnose --lines      a job per line on stdin, an answer per line on stdout
   ohmmeter expect JOB.json CHECK what a check would read: a good unit, and under each suspect
   ohmmeter validate JOB.json     exit 1 and a JSON pointer per problem
-  ohmmeter bench [SHARE]         the figures of the diagnosis, on units it has never seen`;
+  ohmmeter bench [FAMILY] [SHARE] the figures of the diagnosis, on units it has never seen`;
 
 async function main([command, argument, ...rest]: string[]): Promise<number> {
-  if (command === 'bench' && rest.length === 0) {
-    return bench(process.env.OHMMETER_ROOT ?? process.cwd(), argument);
+  if (command === 'bench') {
+    const words = argument === undefined ? [] : [argument, ...rest];
+    return bench(process.env.OHMMETER_ROOT ?? process.cwd(), words);
   }
   if (command === 'expect' && argument !== undefined && rest.length === 1) {
     return report(argument, (text) => expectIn(text, rest[0]!));

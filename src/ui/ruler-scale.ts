@@ -46,6 +46,8 @@ export function rulerScale(
       return linearScale(0, niceEnd(Math.max(10, (expected ?? 19) * 1.6)));
     case 'temperature':
       return temperatureScale(system);
+    case 'temperature-difference':
+      return differenceScale(system);
     default:
       return shownScale(quantity, expected, system);
   }
@@ -91,6 +93,18 @@ function shownScale(
     place,
     ticks: linearTicks(0, most, (shown) => place(toKept(shown, unit))),
     hasOverRange: quantityTable[quantity].goesOver,
+  };
+}
+
+/** Either may be the warmer: nought stands in the middle. */
+function differenceScale(system: UnitSystem): RulerScale {
+  const unit = shownUnit('temperature-difference', system);
+  const most = system === 'us' ? 50 : 25;
+  const place = (kept: number) => clampUnit((fromKept(kept, unit) / most + 1) / 2);
+  return {
+    place,
+    ticks: linearTicks(-most, most, (shown) => place(toKept(shown, unit))),
+    hasOverRange: false,
   };
 }
 

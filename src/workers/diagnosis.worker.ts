@@ -94,11 +94,7 @@ const service = {
     return expectCheck(diagnoseJob(whole(sent), { depth: 'one-step', brief: true }), check, load);
   },
 
-  picture(
-    sent: SentJob,
-    setting: PictureSetting,
-    target: Target | undefined,
-  ): PictureAnswer {
+  picture(sent: SentJob, setting: PictureSetting, target: Target | undefined): PictureAnswer {
     const open = diagnoseJob(whole(sent), { depth: 'one-step', brief: true });
     return {
       picture: pictureOf(open, setting),

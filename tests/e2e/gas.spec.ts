@@ -137,3 +137,38 @@ test('smelled gas ends everything until the same sniff finds none, and bars clos
   await expect(stop).toHaveCount(0);
   expect(await currentCheck(page)).toBeDefined();
 });
+
+test('two heaters side by side are read together, each at its own outlet', async ({ page }) => {
+  const jobId = await openJob(page, {
+    kind: 'runs-out',
+    customer: 'A pair',
+    family: family.title,
+    plate: {
+      chosen: [variants.thermocouple, 'two side by side'],
+      typed: { 'Input, BTU/h': '39900', Gallons: '40' },
+    },
+  });
+  await page.goto(`${baseUrl()}/jobs/${jobId}?check=pair-outlet-temperatures`);
+  await expect.poll(() => currentCheck(page)).toBe('pair-outlet-temperatures');
+  await expect(page.getByText(/Together: expect/)).toContainText(/-?\d.* to \d/);
+  await page.getByLabel(/^Outlet of the nearer heater/).fill('129');
+  await page.getByRole('button', { name: 'Enter both' }).click();
+  await expect(page.getByText(/Nothing is typed yet/)).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel(/^Outlet of the nearer heater/)).toHaveValue('129');
+  await page.getByLabel(/^Outlet of the farther heater/).fill('84');
+  await page.getByRole('button', { name: 'Enter both' }).click();
+  const asked = page.getByRole('dialog', { name: 'Was this done?' });
+  await expect(asked.or(page.getByText('129.0 °F and 84.0 °F').first())).toBeVisible();
+  if (await asked.isVisible()) await asked.getByRole('button', { name: /^Done/ }).click();
+  await expect
+    .poll(async () => (await sentJob(page, jobId)).entries.at(-1))
+    .toMatchObject({
+      kind: 'reading',
+      check: 'pair-outlet-temperatures',
+      values: {
+        nearer: { celsius: expect.closeTo(53.9, 0) as unknown },
+        farther: { celsius: expect.closeTo(28.9, 0) as unknown },
+      },
+    });
+});

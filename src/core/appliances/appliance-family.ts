@@ -74,6 +74,8 @@ export interface PlateFact {
 export interface FamilyWords {
   readonly faults: Readonly<Record<string, string>>;
   readonly conductors: Readonly<Record<string, string>>;
+  /** Named points that the picture has not. */
+  readonly points?: Readonly<Record<string, string>>;
   /** Covers and other facts of access. */
   readonly covers: Readonly<Record<string, string>>;
   /** Where to look where a reading repeats and still fits nothing. */

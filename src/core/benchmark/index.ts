@@ -1,5 +1,8 @@
 export { countContradictions } from './contradictions';
-export { at90, parts, type UnitOutcome } from './parts';
+export { gasParts } from './gas-parts';
+export { gasReportOf } from './gas-report';
+export type { Part, UnitOutcome } from './part';
+export { at90, parts } from './parts';
 export { bestPossible, plannersCost, reduce } from './reduced-model';
 export { reportOf, type Measured } from './report';
 export { measureSpeed } from './speed';

@@ -9,13 +9,12 @@ import {
   type SimulationOptions,
 } from '../simulation';
 import { partReadingSchool } from '../job-diagnosis';
-import { followUp, type FollowUp } from './follow-up';
 import { everyCheckOnce, fixedOrder, skippingOrder } from './rivals/fixed-order';
 import { rulesWithThresholds } from './rivals/rules';
-import { runStrategy, type Strategy } from './runs';
 import { engineStrategy } from './strategies';
 import study from './study-parameters.json' with { type: 'json' };
-import { benchmarkUnit, type Benched } from './units';
+import { part, usual, type Part } from './part';
+import type { Benched } from './units';
 
 /** The parts of the benchmark: which strategy works on which units. */
 
@@ -69,8 +68,6 @@ const byHandAt200 = handsUnderPower(200);
 /** The product's own weights, minutes and prices. */
 const withOwnParameters = twoElement(electricStorageTwoElement.parameters);
 
-const usual: SimulationOptions = { twoFaults: 0.1, wrongReadings: 0.03 };
-
 /**
  * Faults that the engine has never heard of: those that the study's parameters give no weight, and those that no list has. A
  * limit that never trips is not among them: nobody calls about it, and no reading of a unit that works shows it.
@@ -85,73 +82,6 @@ export const unknownFaults: readonly string[] = [
   'lower-element.leaky',
   ...Object.keys(strangeFaults),
 ];
-
-export interface Part {
-  readonly name: string;
-  readonly title: string;
-  /** Units of each seed. */
-  readonly unitsPerSeed: number;
-  readonly run: (seed: number, index: number, now: () => number) => UnitOutcome;
-}
-
-/** What one unit came to: small enough to be sent between threads by the thousand. */
-export interface UnitOutcome {
-  /** Which unit of which seed: the same one for every strategy. */
-  readonly unit: string;
-  /** The verdict was that something is wrong that is in no list. */
-  readonly isNamedUnlisted: boolean;
-  readonly isRight: boolean;
-  readonly isSingle: boolean;
-  readonly probability?: number;
-  readonly minutes: number;
-  readonly checks: number;
-  /** Chance of the likeliest verdict at each decision, and whether it was right. */
-  readonly predictions: readonly (readonly [number, boolean])[];
-  readonly milliseconds: readonly number[];
-  readonly followUp?: FollowUp;
-}
-
-interface PartChoices {
-  readonly options?: SimulationOptions;
-  readonly followsUp?: boolean;
-  readonly schools?: Readonly<Record<string, string>>;
-}
-
-function part(
-  name: string,
-  title: string,
-  unitsPerSeed: number,
-  benchedFor: (seed: number, index: number) => Benched,
-  strategyFor: (benched: Benched) => Strategy,
-  { options = usual, followsUp = false, schools }: PartChoices = {},
-): Part {
-  return {
-    name,
-    title,
-    unitsPerSeed,
-    run(seed, index, now) {
-      const benched = benchedFor(seed, index);
-      const subject = benchmarkUnit(benched, seed, index, options, schools);
-      const run = runStrategy(benched, subject, strategyFor(benched), now);
-      const truth = subject.unit.repairs.join();
-      return {
-        unit: `${seed}-${index}`,
-        isNamedUnlisted: run.repairs.includes('look-further'),
-        isRight: run.repairs.join() === truth,
-        isSingle: subject.unit.faults.length === 1,
-        probability: run.probability,
-        minutes: run.minutes,
-        checks: run.checks,
-        predictions: run.leadings.map((each) => [
-          each.probability,
-          [...each.repairs].sort().join() === truth,
-        ]),
-        milliseconds: run.milliseconds,
-        followUp: followsUp ? followUp(benched, subject, run) : undefined,
-      };
-    },
-  };
-}
 
 /** Weights each wrong by its own factor between a quarter and four. One draw serves many units: it costs new tables. */
 const unitsPerDraw = 50;

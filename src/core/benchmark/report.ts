@@ -1,5 +1,7 @@
 import type { ContradictionCounts } from './contradictions';
-import { parts, type Part, type UnitOutcome } from './parts';
+import type { UnitOutcome } from './part';
+import { parts } from './parts';
+import { rightOf, singlesOf, strategyRow, sumMinutes, table } from './strategy-table';
 import {
   calibrationOf,
   meanOf,
@@ -98,11 +100,6 @@ export function reportOf(measured: Measured, at: Circumstances): string {
     '',
   ].join('\n');
 }
-
-const sumMinutes = (list: readonly UnitOutcome[]) => meanOf(list.map((each) => each.minutes));
-const rightOf = (list: readonly UnitOutcome[]) =>
-  shareOf(list.filter((each) => each.isRight).length, list.length);
-const singlesOf = (list: readonly UnitOutcome[]) => rightOf(list.filter((each) => each.isSingle));
 
 /** A figure and the worse end of its interval, the higher the better. */
 interface Interval {
@@ -362,24 +359,6 @@ function figures(
 
 const signed = (share: number) => `${share < 0 ? '−' : '+'}${Math.abs(share * 100).toFixed(1)} %`;
 
-function strategyRow({ title }: Part, list: readonly UnitOutcome[]): string[][] {
-  if (list.length === 0) return [];
-  const share = (value: Share) =>
-    value.of === 0 ? '' : `${value.share.toFixed(3)} ± ${((value.to - value.from) / 2).toFixed(3)}`;
-  const minutes = sumMinutes(list);
-  return [
-    [
-      title,
-      String(list.length),
-      share(rightOf(list)),
-      share(singlesOf(list)),
-      share(rightOf(list.filter((each) => !each.isSingle))),
-      `${minutes.mean.toFixed(1)} ± ${minutes.plusMinus.toFixed(1)}`,
-      meanOf(list.map((each) => each.checks)).mean.toFixed(1),
-    ],
-  ];
-}
-
 const predictionsOf = (list: readonly UnitOutcome[]): Prediction[] =>
   list.flatMap(({ predictions }, unit) =>
     predictions.map(([probability, isRight]) => ({ unit, probability, isRight })),
@@ -438,9 +417,4 @@ function shortfalls(
     );
   }
   return found.length > 0 ? found : ['All are met.'];
-}
-
-function table(head: readonly string[], rows: readonly (readonly string[])[]): string {
-  const line = (cells: readonly string[]) => `| ${cells.join(' | ')} |`;
-  return [line(head), line(head.map(() => '---')), ...rows.map(line)].join('\n');
 }

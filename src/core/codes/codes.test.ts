@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { families } from '../appliances';
 import { seededRandom } from '../simulation';
@@ -35,6 +36,12 @@ describe('a pack of codes', () => {
       expect(saw).toContain(none);
     },
   );
+
+  it('is read as it stands in the docs', () => {
+    const page = readFileSync(new URL('../../../docs/code-pack.md', import.meta.url), 'utf8');
+    const text = /```json\n([\s\S]*?)```/.exec(page)![1]!;
+    expect(readCodePackText(text, sightsOf)).toMatchObject({ ok: true });
+  });
 
   it('is refused with its pointer where it is wrong, and nothing of it is read', () => {
     expect(pointers((pack) => (pack.codes[3]!.saw = 'nonsense'))).toEqual(['/codes/3/saw']);

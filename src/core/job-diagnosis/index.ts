@@ -27,3 +27,5 @@ export * from './result';
 export * from './stop';
 export * from './tables';
 export { partReadingSchool, readsPartsFirst, type UnreadPart } from './unread-part';
+export { isWayOpen } from './before-it';
+export { judgedQuantity } from './result';

@@ -1,7 +1,7 @@
-import { usualLeadOhm, type ApplianceFamily } from '../appliances';
+import { resultQuantity, usualLeadOhm, type ApplianceFamily } from '../appliances';
 import type { EvidenceResult } from '../diagnosis';
 import { quantityOf, type Entry, type JobFile, type ReadingEntry } from '../job-file';
-import { numberOf } from '../quantities';
+import { numberOf, type Quantity } from '../quantities';
 
 /**
  * What an entry gave, as the engine weighs it and the report judges it: the value of its own quantity, with the resistance
@@ -32,6 +32,13 @@ export function resultOf(
       quantity === 'resistance' ? withUsualLeads(number, leadOhmOf(instruments, entry)) : number,
   };
 }
+
+/** What the one number is of that an entry comes to: of two temperatures their difference. */
+export const judgedQuantity = (
+  entry: ReadingEntry,
+  { catalogue, check, isCheckId }: Pick<ApplianceFamily, 'catalogue' | 'check' | 'isCheckId'>,
+): Quantity | undefined =>
+  isCheckId(entry.check) ? resultQuantity(check(entry.check)) : quantityOf(entry, catalogue);
 
 /** What a meter would have shown with usual leads. */
 export const withUsualLeads = (ohm: number, leadOhm: number | undefined): number =>

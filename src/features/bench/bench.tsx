@@ -32,6 +32,7 @@ import { StepsDialog } from './steps-dialog';
 import { SuspectsPanel } from './suspects-panel';
 import { useCheckEntry, type SkipReason } from './use-check-entry';
 import { useDeskKeys } from './use-desk-keys';
+import { ValuesEntry } from './values-entry';
 import { VerdictPanel } from './verdict-panel';
 
 type Sheet = 'other-check' | 'prove-dead' | 'picture' | 'logbook' | 'suspects' | 'limits';
@@ -251,7 +252,20 @@ function OpenBench({ initial, first, system }: BenchProps) {
                   {at.problem}
                 </p>
               )}
-              {quantity ? (
+              {quantity && named?.valuesAt ? (
+                <ValuesEntry
+                  key={check}
+                  jobId={job.job.id}
+                  check={check}
+                  quantity={quantity}
+                  system={system}
+                  good={at.expectation?.good}
+                  disabledReason={at.refusal}
+                  onEnter={(values) => {
+                    if (at.enter({ kind: 'reading', check, values })) setSheet('prove-dead');
+                  }}
+                />
+              ) : quantity ? (
                 <>
                   {isWaiting && (
                     <button
@@ -318,7 +332,7 @@ function OpenBench({ initial, first, system }: BenchProps) {
         </div>
 
         <div className="contents lg:flex lg:min-h-0 lg:flex-col">
-          {answer && at.expectation && check !== undefined && quantity && (
+          {answer && at.expectation && check !== undefined && quantity && !named?.valuesAt && (
             <div className="order-2 lg:order-none lg:border-b lg:border-hair lg:pt-2">
               <ReadingDisplay
                 expectation={at.expectation}
@@ -380,6 +394,7 @@ function OpenBench({ initial, first, system }: BenchProps) {
       </footer>
 
       <OtherCheckDialog
+        job={job}
         isOpen={sheet === 'other-check'}
         onClose={close}
         onChoose={at.choose}

@@ -2,7 +2,7 @@
 
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { familyOfJob } from '@/core/appliances';
-import type { JudgedLogbook, JudgedResult } from '@/core/job-diagnosis';
+import { judgedQuantity, type JudgedLogbook, JudgedResult } from '@/core/job-diagnosis';
 import { effectiveEntries, inOrder, quantityOf, type Entry, type JobFile } from '@/core/job-file';
 import type { UnitSystem } from '@/core/quantities';
 import { clockTime, complaintWords, shownParts, takenWords } from '@/features/record/words';
@@ -182,7 +182,7 @@ export function MiniRuler({
   system: UnitSystem;
 }) {
   if (entry.kind !== 'reading' || !judged) return null;
-  const quantity = quantityOf(entry, familyOfJob(job).catalogue);
+  const quantity = judgedQuantity(entry, familyOfJob(job));
   if (!quantity) return null;
   const { good, needle } = judged;
   return (

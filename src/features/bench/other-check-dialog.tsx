@@ -1,6 +1,7 @@
 'use client';
 
 import type { TechnicianLimits } from '@/core/appliances';
+import type { JobFile } from '@/core/job-file';
 import { useFamily, useWords } from '@/features/record/family-context';
 import { capital } from '@/features/record/words';
 import { Dialog } from '@/ui/dialog';
@@ -8,12 +9,14 @@ import { ElectricitySign } from '@/ui/signs';
 
 /** Every check of the family, by where it is done. Any of them, in any order. */
 export function OtherCheckDialog({
+  job,
   isOpen,
   onClose,
   onChoose,
   limits,
   better,
 }: {
+  job: Pick<JobFile, 'unit' | 'site'>;
   isOpen: boolean;
   onClose(): void;
   onChoose(check: string): void;
@@ -22,6 +25,7 @@ export function OtherCheckDialog({
 }) {
   const family = useFamily();
   const words = useWords();
+  const plate = family.plateOf(job);
   const groups = [undefined, ...Object.keys(family.words.covers)].map((cover) => ({
     title: cover === undefined ? 'No cover off' : capital(words.cover(cover)),
     cover,
@@ -30,6 +34,8 @@ export function OtherCheckDialog({
     const also = family.checks[check]!.covers[1];
     return also ? `also ${words.cover(also)}` : '';
   };
+  const isOffered = (check: string) =>
+    family.appliesTo(check, plate) && family.check(check).kind !== 'series';
   const choose = (check: string) => {
     onChoose(check);
     onClose();
@@ -54,7 +60,7 @@ export function OtherCheckDialog({
         <section key={title} className="mb-4">
           <h3 className="font-semibold">{title}</h3>
           {family.checkIds
-            .filter((each) => family.checks[each]!.covers[0] === cover)
+            .filter((each) => family.checks[each]!.covers[0] === cover && isOffered(each))
             .map((each) => (
               <CheckButton
                 key={each}

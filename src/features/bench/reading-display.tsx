@@ -1,5 +1,6 @@
 'use client';
 
+import { resultQuantity } from '@/core/appliances';
 import { useEffect, useRef, type ReactNode } from 'react';
 import type { ExpectedBand } from '@/core/diagnosis';
 import {
@@ -55,7 +56,7 @@ export function ReadingDisplay(props: ReadingDisplayProps) {
   }, [isTyping]);
   const family = useFamily();
   const words = useWords();
-  const quantity = family.check(expectation.check).quantity ?? 'resistance';
+  const quantity = resultQuantity(family.check(expectation.check)) ?? 'resistance';
   const { good } = expectation;
   const scale = rulerScale(quantity, good.kind === 'range' ? good.nominal : undefined, system);
   const needle = needleOf(asExpected(parsed, props.leadOhm));

@@ -1,5 +1,6 @@
 'use client';
 
+import { resultQuantity } from '@/core/appliances';
 import type { Diagnosis } from '@/core/job-diagnosis';
 import type { JobFile } from '@/core/job-file';
 import type { UnitSystem } from '@/core/quantities';
@@ -67,7 +68,7 @@ export function VerdictReasons({
               words,
               change.check,
               change.reads,
-              family.check(change.check).quantity,
+              resultQuantity(family.check(change.check)),
               system,
             )}
           </strong>

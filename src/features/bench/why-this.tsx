@@ -1,5 +1,6 @@
 'use client';
 
+import { resultQuantity } from '@/core/appliances';
 import type { BenchAnswer, Diagnosis } from '@/core/job-diagnosis';
 import type { ExpectedBand } from '@/core/diagnosis';
 import { valueText, type Quantity, type UnitSystem } from '@/core/quantities';
@@ -112,7 +113,7 @@ export function BandTable({
 }) {
   const family = useFamily();
   const words = useWords();
-  const quantity = check === undefined ? probed : family.check(check).quantity;
+  const quantity = check === undefined ? probed : resultQuantity(family.check(check));
   return (
     <table className="w-full text-small">
       <tbody>

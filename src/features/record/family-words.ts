@@ -27,7 +27,8 @@ export class FamilyWords {
   }
 
   pointName(id: string) {
-    return this.family.drawing.points?.[id]?.name ?? id;
+    const { drawing, words } = this.family;
+    return drawing.points?.[id]?.name ?? words.points?.[id] ?? id;
   }
 
   /** What the picture says in words where nothing in it is live. */

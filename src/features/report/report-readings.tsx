@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { familyOfJob } from '@/core/appliances';
 import {
+  judgedQuantity,
   judgeEntry,
   type GoodReading,
   type JudgedResult,
@@ -170,7 +171,7 @@ function goodText(
       ? wordsOf(family).result({ ...entry, value: good.outcome }, system)
       : null;
   if (entry.kind !== 'reading') return null;
-  const quantity = quantityOf(entry, family.catalogue);
+  const quantity = judgedQuantity(entry, family);
   if (!quantity) return null;
   return `${showValue(good.from, quantity, system).number} to ${valueText(good.to, quantity, system)}`;
 }

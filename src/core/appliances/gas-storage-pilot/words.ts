@@ -35,6 +35,11 @@ export const words: FamilyWords = {
     'tank-drawn-cold': 'tank drawn cold',
     'cold-nipple-off': 'cold nipple off',
   },
+  points: {
+    'outlet-nearer': 'outlet of the nearer heater',
+    'outlet-farther': 'outlet of the farther heater',
+    'outlet-first-heater': 'outlet of the first heater',
+  },
   conductors: {
     'w-tip': 'lead from the tip',
     'w-cutout': 'lead from the cutout',

@@ -26,6 +26,8 @@ export interface NamedCheck {
   readonly around?: string;
   readonly point?: string;
   readonly values?: readonly string[];
+  /** What several values come to, where it is of another quantity than each: a difference. */
+  readonly gives?: Quantity;
   /** A reading of several values: the point of each, by its key. */
   readonly valuesAt?: Readonly<Record<string, string>>;
   readonly state?: ImpliedState;
@@ -36,6 +38,10 @@ export interface NamedCheck {
   readonly record?: boolean;
   readonly note?: string;
 }
+
+/** What the one number is of that a check comes to. */
+export const resultQuantity = ({ gives, quantity }: NamedCheck): Quantity | undefined =>
+  gives ?? quantity;
 
 /** The state a check is taken in. Dials stand under the state key of their thermostat, other controls under their own. */
 export interface ImpliedState {

@@ -19,6 +19,7 @@ import {
   holds,
   isCutoutOpen,
   leadMillivolt,
+  millivoltsEnough,
   settle,
   within,
   type GasFacts,
@@ -137,7 +138,11 @@ function read(
     value > 2e7
       ? { kind: 'over-range' }
       : number(Math.max(0, noisy(value + leadOhm, 0.015, meter.ohmDigit)));
-  const isRunning = holds(unit, isReset) && !unit.faults.has('valve.never-opens') && unit.gas > 0;
+  const isRunning =
+    holds(unit, isReset) &&
+    millivoltsEnough(unit, isReset) &&
+    !unit.faults.has('valve.never-opens') &&
+    unit.gas > 0;
   // A cutout that stands open in the lead leaves nothing behind it to be read.
   const isOpen =
     unit.generatorOhm === Infinity || (unit.rollOut === 'in-lead' && isCutoutOpen(unit, isReset));

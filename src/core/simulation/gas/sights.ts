@@ -7,6 +7,7 @@ import {
   holds,
   isCutoutOpen,
   leadMillivolt,
+  millivoltsEnough,
   pilotShare,
   type GasUnit,
 } from './unit';
@@ -157,10 +158,6 @@ export function look(
 }
 
 const canBurn = (unit: GasUnit) => flameMillivolt(unit) > 0;
-
-/** An electronic valve drives the main gas only above a fifth of a volt. */
-const millivoltsEnough = (unit: GasUnit, isReset: boolean) =>
-  unit.valve === 'thermocouple' || leadMillivolt(unit, { isLoaded: true, isReset }) > 195;
 
 function pilotFlame(unit: GasUnit, air: number, random: Random): string {
   if (random.chance(0.05)) return 'wraps-upper-third';

@@ -242,6 +242,10 @@ export const holds = (unit: GasUnit, isReset: boolean): boolean =>
   !unit.faults.has('valve.electronics') &&
   leadMillivolt(unit, { isLoaded: true, isReset }) > unit.letGoMillivolt;
 
+/** An electronic valve drives the main gas only above a fifth of a volt. */
+export const millivoltsEnough = (unit: GasUnit, isReset: boolean) =>
+  unit.valve === 'thermocouple' || leadMillivolt(unit, { isLoaded: true, isReset }) > 195;
+
 /** Gas rate of the main burner, as a share of the plate. */
 export function burnerRate(unit: GasUnit): number {
   const working = unit.isLpg ? unit.working * 1.1 : unit.working * 1.74;
@@ -294,6 +298,7 @@ function foundCelsius(unit: GasUnit, isOut: boolean, random: Random): number {
   const isDead =
     isOut ||
     unit.faults.has('valve.never-opens') ||
+    !millivoltsEnough(unit, false) ||
     unit.faults.has('dial.pilot') ||
     heatWatt(unit) < 500;
   if (isDead) {

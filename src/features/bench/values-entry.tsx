@@ -1,0 +1,118 @@
+'use client';
+
+import { useState } from 'react';
+import { resultQuantity } from '@/core/appliances';
+import type { GoodReading } from '@/core/diagnosis';
+import type { Value } from '@/core/job-file';
+import {
+  keyOfQuantity,
+  parseReading,
+  shownUnit,
+  type Quantity,
+  type UnitSystem,
+} from '@/core/quantities';
+import { useFamily, useWords } from '@/features/record/family-context';
+import { useDraft } from '@/features/record/use-draft';
+import { capital } from '@/features/record/words';
+import { goodWords } from './reading-display';
+
+/** A check that gives several values, each at its own point: a field for each, entered together or not at all. */
+export function ValuesEntry({
+  jobId,
+  check,
+  quantity,
+  system,
+  good,
+  disabledReason,
+  onEnter,
+}: {
+  jobId: string;
+  check: string;
+  quantity: Quantity;
+  system: UnitSystem;
+  /** What the one number that they come to is on a good unit. */
+  good: GoodReading | undefined;
+  disabledReason?: string;
+  onEnter(values: Record<string, Value>): void;
+}) {
+  const family = useFamily();
+  const words = useWords();
+  const points = Object.entries(family.check(check).valuesAt ?? {});
+  const [draft, setDraft] = useDraft(`${jobId} ${check} values`);
+  const typed = typedOf(draft);
+  const [problems, setProblems] = useState<Readonly<Record<string, string>>>({});
+  const { symbol } = shownUnit(quantity, system);
+
+  const enter = () => {
+    if (disabledReason !== undefined) return setProblems({ '': disabledReason });
+    const found: Record<string, Value> = {};
+    const wrong: Record<string, string> = {};
+    for (const [key] of points) {
+      const parsed = parseReading(typed[key] ?? '', { quantity, system });
+      if (parsed.kind === 'problem') wrong[key] = parsed.message;
+      else if (parsed.kind === 'ask') wrong[key] = parsed.question;
+      else if (parsed.kind === 'over-range') found[key] = { overRange: true };
+      else found[key] = { [keyOfQuantity(quantity)]: parsed.value };
+    }
+    setProblems(wrong);
+    if (Object.keys(wrong).length > 0) return;
+    onEnter(found);
+  };
+
+  return (
+    <form
+      className="space-y-3 p-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        enter();
+      }}
+    >
+      {good && (
+        <p>Together: {goodWords(good, resultQuantity(family.check(check)) ?? quantity, system)}</p>
+      )}
+      {points.map(([key, point]) => (
+        <label key={key} className="block font-medium">
+          {capital(words.pointName(point))}
+          <span className="sr-only">, in {symbol}</span>
+          <span className="mt-1 flex items-center gap-2">
+            <input
+              className="field text-title font-semibold text-act"
+              inputMode="decimal"
+              value={typed[key] ?? ''}
+              maxLength={20}
+              aria-invalid={problems[key] !== undefined}
+              onChange={(event) => {
+                setDraft(JSON.stringify({ ...typed, [key]: event.target.value }));
+                setProblems({});
+              }}
+            />
+            <span aria-hidden="true" className="w-14">
+              {symbol}
+            </span>
+          </span>
+          {problems[key] && (
+            <span role="alert" className="mt-1 block border-l-4 border-rule pl-3">
+              {problems[key]}
+            </span>
+          )}
+        </label>
+      ))}
+      {problems[''] && (
+        <p role="alert" className="border-l-4 border-rule pl-3 font-medium">
+          {problems['']}
+        </p>
+      )}
+      <button type="submit" className="button button-act min-h-14 w-full text-lead">
+        {points.length === 2 ? 'Enter both' : 'Enter all'}
+      </button>
+    </form>
+  );
+}
+
+function typedOf(draft: string): Record<string, string> {
+  try {
+    return draft === '' ? {} : (JSON.parse(draft) as Record<string, string>);
+  } catch {
+    return {}; // a draft of another version
+  }
+}
