@@ -39,7 +39,14 @@ module.exports = {
         path: '^src/',
         pathNot: ['^src/core/(appliances|simulation|benchmark)/', '\\.test\\.ts$'],
       },
-      to: { path: '^src/core/appliances/', pathNot: '^src/core/appliances/index\\.ts$' },
+      to: { path: '^src/core/appliances/', pathNot: '^src/core/appliances/(index|all)\\.ts$' },
+    },
+    {
+      name: 'a-page-loads-the-families-that-it-needs',
+      comment: 'The code of every family at once is for the server, the command line and tests.',
+      severity: 'error',
+      from: { path: '^src/', pathNot: ['^src/(server|cli)/', '\\.test\\.tsx?$'] },
+      to: { path: '^src/core/appliances/all\\.ts$' },
     },
     {
       name: 'the-kit-knows-no-family',

@@ -13,6 +13,7 @@ export default defineConfig({
       'src/**/*.test.{ts,tsx}',
       'tests/{oracles,properties,database,operations,command-line}/**/*.test.ts',
     ],
+    setupFiles: ['tests/all-families.ts'],
     maxWorkers: 2,
     testTimeout: 60_000,
     hookTimeout: 60_000,

@@ -1,7 +1,7 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { gunzipSync, gzipSync } from 'node:zlib';
 import fc from 'fast-check';
-import { families, type ApplianceFamily } from '../src/core/appliances';
+import { families, type ApplianceFamily } from '../src/core/appliances/all';
 import { diagnoseJob, expectCheck, judgeLogbook, proofOf } from '../src/core/job-diagnosis';
 import type { JobFile } from '../src/core/job-file';
 import { emptyJob } from '../tests/plates';

@@ -7,7 +7,7 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { diagnose, expectIn, validate } from '../src/cli/commands';
-import { families } from '../src/core/appliances';
+import { families } from '../src/core/appliances/all';
 import { seededRandom } from '../src/core/simulation';
 import { asInstallation } from '../src/database/client';
 import { listJobs } from '../src/database/jobs';

@@ -1,4 +1,4 @@
-import type { ApplianceFamily, UnitState } from '../src/core/appliances';
+import type { ApplianceFamily, UnitState } from '../src/core/appliances/all';
 import type { Plate } from '../src/core/appliances/electrical';
 import type { ActionEntry, JobFile } from '../src/core/job-file';
 

@@ -1,4 +1,4 @@
-import { askedFields, plateSaid, textOf, type ApplianceFamily } from '../src/core/appliances';
+import { askedFields, plateSaid, textOf, type ApplianceFamily } from '../src/core/appliances/all';
 import type { JobFile } from '../src/core/job-file';
 
 /** A unit of a family with its site, as a call would make it: usual where something is, else the middle of what may be. */

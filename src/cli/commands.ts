@@ -1,4 +1,4 @@
-import { familyOfJob, PlateError } from '../core/appliances';
+import { familyOfJob, PlateError } from '../core/appliances/all';
 import {
   catalogueOf,
   diagnoseJob,

@@ -1,4 +1,4 @@
-import { familyOfJob } from '../core/appliances';
+import { familyOfJob } from '../core/appliances/all';
 import { closingProblem, openDiagnosis, proofOf, stopNow } from '../core/job-diagnosis';
 import {
   beginFold,

@@ -1,4 +1,4 @@
-import { families, familyOf } from '../core/appliances';
+import { families, familyOf } from '../core/appliances/all';
 import { readCodePack as readPack, readCodePackText, type CodePack } from '../core/codes';
 import type { FirmTransaction } from '../database/client';
 import {

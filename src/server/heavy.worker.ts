@@ -1,3 +1,4 @@
+import '../core/appliances/all';
 import { constants, setPriority } from 'node:os';
 import { parentPort, workerData } from 'node:worker_threads';
 import { expose } from 'comlink';

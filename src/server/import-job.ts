@@ -1,5 +1,5 @@
 import { v7 as newId } from 'uuid';
-import { familyOfJob, PlateError } from '../core/appliances';
+import { familyOfJob, PlateError } from '../core/appliances/all';
 import {
   permissionProblems,
   type Entry,

@@ -1,5 +1,5 @@
 import { v7 as newId, validate as isUuid } from 'uuid';
-import { familyOf, PlateError, type ApplianceFamily } from '../core/appliances';
+import { familyOf, PlateError, type ApplianceFamily } from '../core/appliances/all';
 import { validatePlate, validateServices } from '../core/job-file/generated/validators';
 import { complaintProblems, type JobFile, type JobFileProblem, type Plate } from '../core/job-file';
 import type { FirmTransaction } from '../database/client';

@@ -1,4 +1,4 @@
-import { familyOfJob } from '../core/appliances';
+import { familyOfJob } from '../core/appliances/all';
 import { beginFold, type Entry, type JobFile, type RunningFold } from '../core/job-file';
 import type { Standing } from '../database/standing';
 import type { Technician } from '../database/technicians';

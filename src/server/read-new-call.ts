@@ -1,5 +1,5 @@
 import { validate as isUuid } from 'uuid';
-import { familyOf, plateSaid } from '../core/appliances';
+import { familyOf, plateSaid } from '../core/appliances/all';
 import type { JobFile } from '../core/job-file';
 import { Refused } from './errors';
 import type { NewCall } from './open-call';

@@ -1,4 +1,4 @@
-import { familyOfJob } from '../core/appliances';
+import { familyOfJob } from '../core/appliances/all';
 import {
   extendFold,
   permissionProblems,

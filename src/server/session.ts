@@ -1,4 +1,5 @@
 import 'server-only';
+import '../core/appliances/all';
 import { cookies } from 'next/headers';
 import { applicationDatabase, asInstallation, type FirmTransaction } from '../database/client';
 import {

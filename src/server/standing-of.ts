@@ -1,4 +1,4 @@
-import { familyOfJob } from '../core/appliances';
+import { familyOfJob } from '../core/appliances/all';
 import { diagnoseJob } from '../core/job-diagnosis';
 import { foldEntries, lastVerdict, type JobFile, type JobState } from '../core/job-file';
 import type { Stage, Standing } from '../database/standing';

@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import type { Target } from '../core/appliances';
+import { loadFamily, type Target } from '../core/appliances';
 import type { Entry, EntryState, JobFile } from '../core/job-file';
 import {
   benchAnswer,
@@ -43,6 +43,12 @@ function whole({ head, base, added }: SentJob): JobFile {
   return { ...head, entries: [...held] };
 }
 
+/** The whole job, once the code of its family is here. */
+function taken(sent: SentJob): Promise<JobFile> {
+  const job = whole(sent);
+  return loadFamily(job.unit.family).then(() => job);
+}
+
 /** Of a long logbook the last results are judged: nobody sees more of it at once. */
 const judgeMost = 300;
 
@@ -51,7 +57,7 @@ const shortWaitMilliseconds = 400;
 const service = {
   /** Fills the tables that the next answers need; the answer itself came with the page. */
   async prepare(sent: SentJob): Promise<void> {
-    const job = whole(sent);
+    const job = await taken(sent);
     await downloadTables(job);
     benchAnswer(job, undefined);
   },
@@ -62,7 +68,7 @@ const service = {
     chosen: string | undefined,
     now: string,
   ): Promise<BenchAnswer> {
-    const job = whole(sent);
+    const job = await taken(sent);
     // Tables that are here in a moment make the first look several times as quick.
     await Promise.race([
       downloadTables(job),
@@ -72,13 +78,13 @@ const service = {
   },
 
   async diagnose(sent: SentJob, chosen: string | undefined, now: string): Promise<BenchAnswer> {
-    const job = whole(sent);
+    const job = await taken(sent);
     await downloadTables(job);
     return benchAnswer(job, chosen, { now, judgeMost });
   },
 
-  preview(sent: SentJob, entry: Entry): Preview {
-    const job = whole(sent);
+  async preview(sent: SentJob, entry: Entry): Promise<Preview> {
+    const job = await taken(sent);
     const { answer, tables, standing } = diagnoseJob(
       { ...job, entries: [...job.entries, entry] },
       { depth: 'one-step', brief: true },
@@ -90,12 +96,20 @@ const service = {
   },
 
   /** What a check would read if it is taken with this load. */
-  expect(sent: SentJob, check: string, load: EntryState['load']): Expectation {
-    return expectCheck(diagnoseJob(whole(sent), { depth: 'one-step', brief: true }), check, load);
+  async expect(sent: SentJob, check: string, load: EntryState['load']): Promise<Expectation> {
+    return expectCheck(
+      diagnoseJob(await taken(sent), { depth: 'one-step', brief: true }),
+      check,
+      load,
+    );
   },
 
-  picture(sent: SentJob, setting: PictureSetting, target: Target | undefined): PictureAnswer {
-    const open = diagnoseJob(whole(sent), { depth: 'one-step', brief: true });
+  async picture(
+    sent: SentJob,
+    setting: PictureSetting,
+    target: Target | undefined,
+  ): Promise<PictureAnswer> {
+    const open = diagnoseJob(await taken(sent), { depth: 'one-step', brief: true });
     return {
       picture: pictureOf(open, setting),
       probe: target && probePicture(open, target, setting),

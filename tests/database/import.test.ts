@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { families } from '../../src/core/appliances';
+import { families } from '../../src/core/appliances/all';
 import { catalogueOf, diagnoseJob } from '../../src/core/job-diagnosis';
 import { readJobFile, type Entry, type JobFile } from '../../src/core/job-file';
 import { emptyJob, stamp } from '../plates';

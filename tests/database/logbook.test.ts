@@ -16,7 +16,7 @@ import { settled, settleStanding } from '../../src/server/settle-standing';
 import { standingOf } from '../../src/server/standing-of';
 import { setUpFirm } from '../../src/server/set-up-firm';
 import { seedDemoData } from '../../src/server/demo/seed';
-import { familyOf, familyOfJob } from '../../src/core/appliances';
+import { familyOf, familyOfJob } from '../../src/core/appliances/all';
 import { diagnoseJob } from '../../src/core/job-diagnosis';
 import type { Entry } from '../../src/core/job-file';
 import { emptyJob, stamp } from '../plates';

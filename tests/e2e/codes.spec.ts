@@ -2,7 +2,7 @@ import AxeBuilder from '@axe-core/playwright';
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
 import { readLightPattern } from '../../src/core/codes';
-import { families } from '../../src/core/appliances';
+import { families } from '../../src/core/appliances/all';
 import { baseUrl, currentCheck, openJob, sentJob } from './technician';
 
 /** Codes: a light that a thumb taps along with, and lists that a firm changes, hands out and brings in. */

@@ -1,5 +1,5 @@
 import { expect, type Locator, type Page } from '@playwright/test';
-import { families, familyOfJob, type ApplianceFamily } from '../../src/core/appliances';
+import { families, familyOfJob, type ApplianceFamily } from '../../src/core/appliances/all';
 import { foldEntries, type Entry, type JobFile } from '../../src/core/job-file';
 import { fromKept, shownUnit, type Quantity } from '../../src/core/quantities';
 import type { SimulatedAnswer, SimulatedUnit } from '../../src/core/simulation';

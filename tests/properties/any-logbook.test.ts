@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { families, familyOfJob, PlateError } from '../../src/core/appliances';
+import { families, familyOfJob, PlateError } from '../../src/core/appliances/all';
 import { benchAnswer, catalogueOf, diagnoseJob, probePicture } from '../../src/core/job-diagnosis';
 import { readJobValue, type Constraints, type JobFile } from '../../src/core/job-file';
 import { anyEntries, jobOf, logbook, results } from './logbooks';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { ApplianceFamily } from '../../src/core/appliances';
+import type { ApplianceFamily } from '../../src/core/appliances/all';
 import type { Entry, JobFile } from '../../src/core/job-file';
 import { emptyState } from '../../src/core/job-file/state';
 import { emptyJob, provedDead } from '../plates';

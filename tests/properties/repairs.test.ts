@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { families, type ApplianceFamily } from '../../src/core/appliances';
+import { families, type ApplianceFamily } from '../../src/core/appliances/all';
 import { foldEntries, type Entry, type JobFile } from '../../src/core/job-file';
 import { doCheck, practiseJob, type Clock } from '../../src/core/practice/run-job';
 import {

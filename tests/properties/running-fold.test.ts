@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { families } from '../../src/core/appliances';
+import { families } from '../../src/core/appliances/all';
 import {
   beginFold,
   entryProblems,

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { families } from '../appliances';
+import { families } from '../appliances/all';
 import { seededRandom } from '../simulation';
 import {
   patternProblem,

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { emptyJob, provedDead, stamp } from '../../../tests/plates';
 import { electricStorageOneElement } from '../appliances/electric-storage-one-element';
 import { electricStorageTwoElement } from '../appliances/electric-storage-two-element';
-import type { ApplianceFamily } from '../appliances';
+import type { ApplianceFamily } from '../appliances/all';
 import type { Entry, JobFile } from '../job-file';
 import { doCheck } from '../practice/run-job';
 import { seededRandom, simulatedFamilyOf, simulateUnit } from '../simulation';

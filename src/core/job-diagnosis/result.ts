@@ -33,12 +33,14 @@ export function resultOf(
   };
 }
 
-/** What the one number is of that an entry comes to: of two temperatures their difference. */
-export const judgedQuantity = (
-  entry: ReadingEntry,
+/** What the one number is of that an entry comes to: of two temperatures their difference. Undefined for what is no reading. */
+export function judgedQuantity(
+  entry: Entry,
   { catalogue, check, isCheckId }: Pick<ApplianceFamily, 'catalogue' | 'check' | 'isCheckId'>,
-): Quantity | undefined =>
-  isCheckId(entry.check) ? resultQuantity(check(entry.check)) : quantityOf(entry, catalogue);
+): Quantity | undefined {
+  if (entry.kind !== 'reading') return undefined;
+  return isCheckId(entry.check) ? resultQuantity(check(entry.check)) : quantityOf(entry, catalogue);
+}
 
 /** What a meter would have shown with usual leads. */
 export const withUsualLeads = (ohm: number, leadOhm: number | undefined): number =>

@@ -260,6 +260,7 @@ function OpenBench({ initial, first, system }: BenchProps) {
                   quantity={quantity}
                   system={system}
                   good={at.expectation?.good}
+                  isReady={at.isFresh}
                   disabledReason={at.refusal}
                   onEnter={(values) => {
                     if (at.enter({ kind: 'reading', check, values })) setSheet('prove-dead');

@@ -4,7 +4,7 @@ import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { familyOfJob } from '@/core/appliances';
 import { judgedQuantity, type JudgedLogbook, JudgedResult } from '@/core/job-diagnosis';
 import { effectiveEntries, inOrder, quantityOf, type Entry, type JobFile } from '@/core/job-file';
-import type { UnitSystem } from '@/core/quantities';
+import type { Quantity, UnitSystem } from '@/core/quantities';
 import { clockTime, complaintWords, shownParts, takenWords } from '@/features/record/words';
 import { wordsOf } from '@/features/record/family-words';
 import { ReadingRuler } from '@/ui/reading-ruler';
@@ -161,7 +161,11 @@ function LogbookLine({
           ))}
         {!removed && isReading && (
           <span className="mt-auto block w-[118px] pt-1">
-            <MiniRuler job={job} entry={entry} judged={judged?.[entry.id]} system={system} />
+            <MiniRuler
+              quantity={judgedQuantity(entry, familyOfJob(job))}
+              judged={judged?.[entry.id]}
+              system={system}
+            />
           </span>
         )}
       </button>
@@ -171,19 +175,16 @@ function LogbookLine({
 
 /** A reading on its ruler, small: the good band and the needle, in the state it was taken in. */
 export function MiniRuler({
-  job,
-  entry,
+  quantity,
   judged,
   system,
 }: {
-  job: JobFile;
-  entry: Entry;
+  /** Undefined for what is no reading. */
+  quantity: Quantity | undefined;
   judged: JudgedResult | undefined;
   system: UnitSystem;
 }) {
-  if (entry.kind !== 'reading' || !judged) return null;
-  const quantity = judgedQuantity(entry, familyOfJob(job));
-  if (!quantity) return null;
+  if (!quantity || !judged) return null;
   const { good, needle } = judged;
   return (
     <ReadingRuler

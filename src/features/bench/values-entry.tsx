@@ -23,6 +23,7 @@ export function ValuesEntry({
   quantity,
   system,
   good,
+  isReady,
   disabledReason,
   onEnter,
 }: {
@@ -32,6 +33,8 @@ export function ValuesEntry({
   system: UnitSystem;
   /** What the one number that they come to is on a good unit. */
   good: GoodReading | undefined;
+  /** The answer that stands here is the one to the logbook as it is. */
+  isReady: boolean;
   disabledReason?: string;
   onEnter(values: Record<string, Value>): void;
 }) {
@@ -102,7 +105,11 @@ export function ValuesEntry({
           {problems['']}
         </p>
       )}
-      <button type="submit" className="button button-act min-h-14 w-full text-lead">
+      <button
+        type="submit"
+        className="button button-act min-h-14 w-full text-lead"
+        disabled={!isReady}
+      >
         {points.length === 2 ? 'Enter both' : 'Enter all'}
       </button>
     </form>

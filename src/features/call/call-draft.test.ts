@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { electricStorageOneElement } from '@/core/appliances/electric-storage-one-element';
 import { electricStorageTwoElement } from '@/core/appliances/electric-storage-two-element';
-import { textOf } from '@/core/appliances';
+import { textOf } from '@/core/appliances/all';
 import { callOf, problemsOf, readDraft } from './call-draft';
 
 const family = electricStorageTwoElement;

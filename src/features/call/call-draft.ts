@@ -1,7 +1,6 @@
 import {
   askedFields,
-  families,
-  familyOf,
+  familyList,
   plateSaid,
   textOf,
   type ApplianceFamily,
@@ -34,7 +33,7 @@ export interface CallDraft {
 export type TextKey = 'customer' | 'address' | 'make' | 'model' | 'serial' | 'installed';
 
 const emptyCall: CallDraft = {
-  family: families[0]!.id,
+  family: familyList[0]!.id,
   words: '',
   answers: {},
   customer: '',
@@ -50,7 +49,7 @@ export function readDraft(text: string): CallDraft {
   if (text === '') return emptyCall;
   try {
     const draft = { ...emptyCall, ...(JSON.parse(text) as Partial<CallDraft>) };
-    return familyOf(draft.family) ? draft : emptyCall;
+    return familyList.some(({ id }) => id === draft.family) ? draft : emptyCall;
   } catch {
     return emptyCall;
   }

@@ -2,11 +2,12 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { families, familyOf, type ApplianceFamily } from '@/core/appliances';
+import { familyList, type ApplianceFamily } from '@/core/appliances';
 import type { UnitSystem } from '@/core/quantities';
 import { complaintWords } from '@/features/record/words';
 import { wordsOf } from '@/features/record/family-words';
 import { KeptNote } from '@/features/device/kept-note';
+import { JobFamily, useFamily, useFamilyNamed } from '@/features/record/family-context';
 import { usePresentTechnician } from '@/features/record/technician-context';
 import { useDraft } from '@/features/record/use-draft';
 import { PageBar } from '@/ui/page-bar';
@@ -17,8 +18,23 @@ import { openCall } from './open-call';
 import { PlateInputs } from './plate-inputs';
 import { PlateReadout } from './plate-readout';
 
+interface CallFormProps {
+  readonly system: UnitSystem;
+  readonly timeZone: string;
+}
+
+const usualUnit = { unit: { family: familyList[0]!.id, plate: {} } };
+
 /** A new call: the complaint, the questions that split the field, who, where, and the rating plate. */
-export function CallForm({ system, timeZone }: { system: UnitSystem; timeZone: string }) {
+export function CallForm(props: CallFormProps) {
+  return (
+    <JobFamily job={usualUnit}>
+      <OpenCallForm {...props} />
+    </JobFamily>
+  );
+}
+
+function OpenCallForm({ system, timeZone }: CallFormProps) {
   const router = useRouter();
   const technician = usePresentTechnician();
   const [draftText, setDraftText] = useDraft('new-call');
@@ -30,11 +46,15 @@ export function CallForm({ system, timeZone }: { system: UnitSystem; timeZone: s
     setDraftText(JSON.stringify({ ...draft, ...change }));
   };
   const known = draft.knownUnit;
-  const family = familyOf(known?.unit.family ?? draft.family) ?? families[0]!;
+  const wanted = known?.unit.family ?? draft.family;
+  const { family: found, isMissing } = useFamilyNamed(wanted);
+  const first = useFamily();
+  const family = found ?? first;
   const words = wordsOf(family);
   const asked = family.questionIds.filter((each) => each !== 'complaint');
 
   const open = async () => {
+    if (family.id !== wanted) return;
     const found = problemsOf(family, draft, known !== undefined, system);
     setProblems(found);
     const first = Object.keys(found)[0];
@@ -125,6 +145,12 @@ export function CallForm({ system, timeZone }: { system: UnitSystem; timeZone: s
               />
             )}
             <PlateReadout family={family} draft={draft} known={known} system={system} />
+            {isMissing && (
+              <p role="alert" className="mb-3 border-l-4 border-rule pl-3 font-medium">
+                This kind of unit is not on this device, and there is no connection. Choose another
+                kind, or load this page again with a signal.
+              </p>
+            )}
             {problems.form && (
               <p role="alert" className="my-3 border-l-4 border-rule pl-3 font-medium">
                 {problems.form}
@@ -172,10 +198,10 @@ function NewUnitFields({
   );
   return (
     <>
-      {families.length > 1 && (
+      {familyList.length > 1 && (
         <ChoiceRow
           label="Kind of heater"
-          options={families.map(({ id, title }) => ({ value: id, label: title }))}
+          options={familyList.map(({ id, title }) => ({ value: id, label: title }))}
           chosen={family.id}
           onChoose={(id) => set({ family: id, plate: {} })}
         />

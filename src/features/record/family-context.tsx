@@ -1,15 +1,78 @@
 'use client';
 
-import { createContext, useContext, type ReactNode } from 'react';
-import { familyOfJob, type ApplianceFamily } from '@/core/appliances';
+import {
+  createContext,
+  Suspense,
+  use,
+  useContext,
+  useEffect,
+  useState,
+  type ReactNode,
+} from 'react';
+import { familyOf, loadFamily, type ApplianceFamily } from '@/core/appliances';
 import type { JobFile } from '@/core/job-file';
 import { wordsOf, type FamilyWords } from './family-words';
 
 const FamilyContext = createContext<ApplianceFamily | undefined>(undefined);
 
-/** Tells everything inside which family the job's unit is of. */
-export function JobFamily({ job, children }: { job: Pick<JobFile, 'unit'>; children: ReactNode }) {
-  return <FamilyContext.Provider value={familyOfJob(job)}>{children}</FamilyContext.Provider>;
+/** Tells everything inside which family the job's unit is of, once its code is here. */
+export function JobFamily(props: { job: Pick<JobFile, 'unit'>; children: ReactNode }) {
+  return (
+    <Suspense fallback={<Waiting />}>
+      <LoadedFamily {...props} />
+    </Suspense>
+  );
+}
+
+function LoadedFamily({ job, children }: { job: Pick<JobFile, 'unit'>; children: ReactNode }) {
+  const { family: id } = job.unit;
+  const family = familyOf(id) ?? use(loadFamily(id));
+  if (!family) throw new RangeError(`no family is named "${id}"`);
+  return <FamilyContext.Provider value={family}>{children}</FamilyContext.Provider>;
+}
+
+/** Waits for the families of several units, so that what is said of each is here. */
+export function Families(props: { ids: readonly string[]; children: ReactNode }) {
+  return (
+    <Suspense fallback={<Waiting />}>
+      <LoadedFamilies {...props} />
+    </Suspense>
+  );
+}
+
+function LoadedFamilies({ ids, children }: { ids: readonly string[]; children: ReactNode }) {
+  for (const id of new Set(ids)) if (!familyOf(id)) use(loadFamily(id));
+  return children;
+}
+
+const Waiting = () => (
+  <p className="p-6 text-lead" role="status">
+    Loading
+  </p>
+);
+
+/**
+ * A family by its id, asked for where it is not here yet: a form goes on with the one before until it comes.
+ * @returns undefined until then.
+ */
+export function useFamilyNamed(id: string): {
+  readonly family: ApplianceFamily | undefined;
+  readonly isMissing: boolean;
+} {
+  const [settled, setSettled] = useState<string>();
+  const family = familyOf(id);
+  useEffect(() => {
+    if (familyOf(id)) return;
+    let isGone = false;
+    const settle = () => {
+      if (!isGone) setSettled(id);
+    };
+    loadFamily(id).then(settle, settle);
+    return () => {
+      isGone = true;
+    };
+  }, [id]);
+  return { family, isMissing: !family && settled === id };
 }
 
 export function useFamily(): ApplianceFamily {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { emptyJob, provedDead, stamp } from '../../../tests/plates';
-import { families } from '@/core/appliances';
+import { families } from '@/core/appliances/all';
 import { electricStorageTwoElement } from '@/core/appliances/electric-storage-two-element';
 import type { Entry } from '@/core/job-file';
 import { wordsOf } from './family-words';

@@ -1,5 +1,10 @@
 import Link from 'next/link';
-import type { BenchAnswer, JudgedResult, ProofItem } from '@/core/job-diagnosis';
+import {
+  judgedQuantity,
+  type BenchAnswer,
+  type JudgedResult,
+  type ProofItem,
+} from '@/core/job-diagnosis';
 import type { Entry, JobFile } from '@/core/job-file';
 import { showValue, valueText, type UnitSystem } from '@/core/quantities';
 import { MiniRuler } from '@/features/bench/logbook';
@@ -36,7 +41,6 @@ export function ProofList({
               </span>
               {item.entry ? (
                 <Given
-                  job={job}
                   entry={item.entry}
                   judged={judged[item.entry.id]}
                   isGood={item.good ?? false}
@@ -57,13 +61,7 @@ export function ProofList({
             {others.map((entry) => (
               <li key={entry.id} className="flex items-center gap-3 border-b border-hair py-1.5">
                 <span className="min-w-0 flex-1 leading-tight">{words.title(entry)}</span>
-                <Given
-                  job={job}
-                  entry={entry}
-                  judged={judged[entry.id]}
-                  isGood={false}
-                  system={system}
-                />
+                <Given entry={entry} judged={judged[entry.id]} isGood={false} system={system} />
               </li>
             ))}
           </ul>
@@ -74,14 +72,12 @@ export function ProofList({
 }
 
 function Given({
-  job,
   entry,
   judged,
   isGood,
   provesNothing = false,
   system,
 }: {
-  job: JobFile;
   entry: Entry;
   judged: JudgedResult | undefined;
   isGood: boolean;
@@ -89,11 +85,12 @@ function Given({
   provesNothing?: boolean;
   system: UnitSystem;
 }) {
+  const family = useFamily();
   const words = useWords();
   return (
     <>
       <span className="w-24 shrink-0">
-        <MiniRuler job={job} entry={entry} judged={judged} system={system} />
+        <MiniRuler quantity={judgedQuantity(entry, family)} judged={judged} system={system} />
       </span>
       <span className="text-lead font-semibold text-act">{words.result(entry, system)}</span>
       {provesNothing ? (

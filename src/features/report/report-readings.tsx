@@ -136,7 +136,11 @@ function ReadingRow({ job, line, system }: { job: JobFile; line: ReportLine; sys
         )}
       </td>
       <td className={wide}>
-        <MiniRuler job={job} entry={entry} judged={judged} system={system} />
+        <MiniRuler
+          quantity={judgedQuantity(entry, familyOfJob(job))}
+          judged={judged}
+          system={system}
+        />
       </td>
       <td className={`pr-2 pl-4 text-small ${wide}`}>{good}</td>
       <td className="text-small">

@@ -1,11 +1,11 @@
 'use client';
 
 import { useId, useState } from 'react';
-import { familyOf } from '@/core/appliances';
 import type { JobFile } from '@/core/job-file';
 import type { UnitSystem } from '@/core/quantities';
 import { sendWhatWaits } from '@/features/device/outbox';
 import type { KeptEntry } from '@/features/device/store';
+import { useFamilyNamed } from '@/features/record/family-context';
 import { wordsOf } from '@/features/record/family-words';
 import { clockTime } from '@/features/record/words';
 import { mend, sendAgain, strike } from './kept-list';
@@ -25,7 +25,7 @@ export function KeptEntryRow({
 }) {
   const [isMending, setMending] = useState(false);
   const { entry, state, problem } = kept;
-  const family = job && familyOf(job.unit.family);
+  const { family } = useFamilyNamed(job?.unit.family ?? '');
   const words = family && wordsOf(family);
   const mendable = family ? mendableOf(entry) : undefined;
   const again = () => void sendAgain(kept).then(() => sendWhatWaits());

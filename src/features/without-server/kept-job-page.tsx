@@ -4,6 +4,7 @@ import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import { asSeenBy, type JobFile } from '@/core/job-file';
 import type { Organisation } from '@/database/technicians';
+import { JobFamily } from '@/features/record/family-context';
 import { usePresentTechnician } from '@/features/record/technician-context';
 
 const Bench = dynamic(() => import('@/features/bench/bench').then((each) => each.Bench));
@@ -32,6 +33,12 @@ export function KeptJobPage({
   );
   const system = organisation.unitSystem;
   if (page === 'repair') return <RepairPage initial={initial} system={system} />;
-  if (page === 'report') return <KeptReport initial={initial} organisation={organisation} />;
+  if (page === 'report') {
+    return (
+      <JobFamily job={initial}>
+        <KeptReport initial={initial} organisation={organisation} />
+      </JobFamily>
+    );
+  }
   return <Bench initial={initial} system={system} />;
 }

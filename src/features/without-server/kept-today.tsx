@@ -2,6 +2,7 @@
 
 import { isFound, questionWords, searchWords } from '@/core/search';
 import type { KeptFirm } from '@/features/device/kept-firm';
+import { Families } from '@/features/record/family-context';
 import { jobsOnPage } from '@/features/today/job-pages';
 import { Today } from '@/features/today/today';
 import type { JobWithUnit } from '@/database/jobs';
@@ -14,17 +15,19 @@ export function KeptToday({ firm, find }: { firm: KeptFirm; find: string }) {
   const asked = questionWords(find);
   const rows = jobs.map(withDates).filter((row) => isFound(wordsOf(row), asked));
   return (
-    <Today
-      session={{ organisation, technicians, technician }}
-      open={{ rows: rows.slice(0, jobsOnPage), count: rows.length, page: 1 }}
-      closed={{ rows: [], count: find === '' ? counts.closed : 0, page: 1 }}
-      waitingCount={rows.filter(({ job }) => job.standing.stage === 'waiting').length}
-      find={find}
-      now={new Date()}
-      theme={undefined}
-      keptAt={firm.keptAt}
-      before={<KeptCalls />}
-    />
+    <Families ids={rows.map(({ unit }) => unit.family)}>
+      <Today
+        session={{ organisation, technicians, technician }}
+        open={{ rows: rows.slice(0, jobsOnPage), count: rows.length, page: 1 }}
+        closed={{ rows: [], count: find === '' ? counts.closed : 0, page: 1 }}
+        waitingCount={rows.filter(({ job }) => job.standing.stage === 'waiting').length}
+        find={find}
+        now={new Date()}
+        theme={undefined}
+        keptAt={firm.keptAt}
+        before={<KeptCalls />}
+      />
+    </Families>
   );
 }
 

@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { v7 as newId } from 'uuid';
-import { familyOfJob } from '../../core/appliances';
+import { familyOfJob } from '../../core/appliances/all';
 import { engineVersion } from '../../core/job-diagnosis';
 import { foldEntries, type Entry, type JobFile } from '../../core/job-file';
 import { doCheck, entriesOfStep, practiseJob, proveDead, type Clock } from '../../core/practice';

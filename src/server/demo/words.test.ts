@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { families } from '../../core/appliances';
+import { families } from '../../core/appliances/all';
 import { emptyState } from '../../core/job-file';
 import { seededRandom, simulatedFamilyOf, simulateUnit } from '../../core/simulation';
 import { demoJobs } from './firm';

@@ -142,7 +142,7 @@ export const gasStoragePilot = signalFamily<GasPlate, GasStanding>({
     const watt = typeof input === 'object' ? (input as { readonly watt?: number }).watt : undefined;
     const parts = [
       watt === undefined ? '' : `${(watt / 1000).toFixed(1)} kW`,
-      volume ? `${volume.litre} L` : '',
+      volume ? `${Math.round(volume.litre)} L` : '',
       fuel === 'lpg' ? 'LPG' : 'natural gas',
       valve === 'thermopile' ? 'thermopile' : 'thermocouple',
     ];

@@ -59,6 +59,11 @@ const soot = (seen: GasSeen): number =>
     isAirShort(seen) ? 0.4 : 0,
   );
 
+/** Chance that the true volts lie below a limit, by how much units of one kind differ: natural logarithm. */
+const unitSpread = 0.1;
+const below = (volt: number, limit: number) =>
+  logistic((1.7 * Math.log(limit / volt)) / unitSpread);
+
 /** What the control shows, by what it sees; `other` share is what it shows of something else. */
 function statusLight(seen: GasSeen): Shares {
   const volt = signal(seen, 'valve.volt');
@@ -67,8 +72,19 @@ function statusLight(seen: GasSeen): Shares {
   if (seen.has('valve.never-opens')) return { sll: 0.55, s1: 0.4 };
   if (seen.has('valve.never-shuts')) return { lss: 0.6, ssl: 0.3 };
   if (seen.has('valve.reads-low')) return { ll: 0.35, s4: 0.3, s1: 0.3 };
-  if (volt < 0.2) return { l3: 0.8 };
-  if (volt < 0.28) return { sl: 0.8 };
+  // Where a part stands near a limit, the one or the other is shown.
+  const waits = below(volt, 0.2);
+  const isLittle = (1 - waits) * below(volt, 0.28);
+  const enough = 1 - waits - isLittle;
+  if (enough < 0.02) return { l3: 0.8 * waits, sl: 0.8 * isLittle };
+  return mixed(enough, lightOfEnough(seen), {
+    l3: (0.8 * waits) / (1 - enough),
+    sl: (0.8 * isLittle) / (1 - enough),
+  });
+}
+
+/** With margin: what it shows of air, dial and water. */
+function lightOfEnough(seen: GasSeen): Shares {
   if (seen.has('draught.down', 'flue.blocked') || isAirShort(seen))
     return { ls: 0.4, s1: 0.35, s4: 0.2 };
   if (dialAsFound(seen) === 'pilot-or-off') return { s4: 0.7, lls: 0.2 };
