@@ -86,6 +86,39 @@ const shots: readonly Shot[] = [
     },
   },
   {
+    name: 'picture-gas',
+    viewport: phone,
+    job: { name: /Lintel House Flats/, page: '' },
+    prepare: async (page) => {
+      await page.locator('main[aria-busy=false]').waitFor();
+      await page.getByRole('button', { name: 'Picture', exact: true }).click();
+      const dialog = page.getByRole('dialog', { name: 'Heater picture' });
+      await dialog.getByRole('button', { name: 'gas inlet port' }).press('Enter');
+      await dialog.getByText('Under each suspect').waitFor();
+    },
+  },
+  {
+    name: 'light-pattern',
+    viewport: phone,
+    job: { name: /Lintel House Flats/, page: '?check=status-light' },
+    prepare: async (page) => {
+      await page.locator('main[aria-busy=false]').waitFor();
+      await page.getByRole('button', { name: 'Tap along with the light' }).click();
+      await page.getByRole('button', { name: 'Tap along', exact: true }).hover();
+      for (const [on, off] of [
+        [300, 500],
+        [1000, 2000],
+        [320, 480],
+        [1040, 900],
+      ] as const) {
+        await page.mouse.down();
+        await page.waitForTimeout(on);
+        await page.mouse.up();
+        await page.waitForTimeout(off);
+      }
+    },
+  },
+  {
     name: 'kept-on-device',
     viewport: phone,
     job: { name: /Morten Quist/, page: '' },
