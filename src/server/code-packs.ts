@@ -117,9 +117,10 @@ export async function removeCodePack(transaction: FirmTransaction, id: string): 
 
 /** What came with the program stays as it is: a firm changes a copy under a name of its own. */
 function refuseShipped(id: string): void {
-  if (shippedIds.has(id)) {
+  // The page of a new list has this name.
+  if (id === 'new' || shippedIds.has(id)) {
     throw new Refused([
-      { pointer: '/id', message: 'A pack that came with Ohmmeter has this id: choose another.' },
+      { pointer: '/id', message: 'Ohmmeter has this id for itself: choose another.' },
     ]);
   }
 }

@@ -85,7 +85,8 @@ describe('lists of codes of a firm', () => {
   });
 
   it('never take the name of what came with the program, nor another name on the way', async () => {
-    await expect(bringIn(packOf(family.codes!.pack.id))).rejects.toThrow('came with Ohmmeter');
+    await expect(bringIn(packOf(family.codes!.pack.id))).rejects.toThrow('for itself');
+    await expect(bringIn(packOf('new'))).rejects.toThrow('for itself');
     await expect(
       firm.as((transaction) => changeCodePack(transaction, firm.id, 'other', { pack: packOf(id) })),
     ).rejects.toMatchObject({ problems: [{ pointer: '/id' }] });

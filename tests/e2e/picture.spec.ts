@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import {
   answerCheck,
@@ -269,6 +270,9 @@ test('gas, water and flames are touched, turned and read on the picture of a gas
     .poll(async () => (await sentJob(page, jobId)).entries.at(-1))
     .toMatchObject({ kind: 'reading', point: 'cold-pressure', quantity: 'pressure' });
   await dialog.getByText('Points as a table').click();
+  expect((await new AxeBuilder({ page }).include('[role=dialog]').analyze()).violations).toEqual(
+    [],
+  );
   await dialog.getByRole('button', { name: 'Touch manifold port' }).click();
   await expect(dialog.getByRole('heading', { name: 'manifold port' })).toBeVisible();
 });

@@ -138,6 +138,17 @@ describe('a thumb that taps along with a light', () => {
     expect(wrongAndSure / tried).toBeLessThan(0.02);
   });
 
+  it('says that it is none of them where the light shows what is in no list', () => {
+    for (const seed of [500, 501, 502]) {
+      const five = recogniseLight(tappedAlong(readLightPattern('S S S S S'), seed, 4), patterns);
+      expect(five.noneOfThem).toBeGreaterThan(0.8);
+      // And what is neither clearly one of them nor clearly none is not offered.
+      const other = recogniseLight(tappedAlong(readLightPattern('S/1.6 S/0.2'), seed, 4), patterns);
+      expect(Math.max(...other.chances)).toBeLessThan(0.8);
+    }
+    expect(recogniseLight([{ downSeconds: 0, upSeconds: 1 }], []).noneOfThem).toBe(1);
+  });
+
   it('knows a light that does not blink, and does not know what was never tapped', () => {
     const chancesOf = (taps: Tap[]) => recogniseLight(taps, patterns).chances;
     const steady = patterns.findIndex(({ kind }) => kind === 'steady');

@@ -9,6 +9,8 @@ export interface Tap {
 export interface Recognised {
   /** Chance of each pattern that was offered, in its order. */
   readonly chances: readonly number[];
+  /** Chance that it is none of them. */
+  readonly noneOfThem: number;
   /** Full rounds of the likeliest pattern that were seen. */
   readonly rounds: number;
 }
@@ -18,9 +20,11 @@ const biasSpread = 0.3;
 const onSpread = 0.35;
 const offSpread = 0.28;
 /** Share of durations that say nothing: a blink missed, a thumb that slipped. */
-const slipShare = 0.04;
+const slipShare = 0.003;
 /** Density of such a duration, over some three e-foldings. */
 const slipDensity = 1 / 3;
+/** Before anything was tapped: a light that shows what is in no list. */
+const strangeShare = 0.05;
 const biases = [-0.5, -0.25, 0, 0.25, 0.5];
 
 /**
@@ -28,7 +32,8 @@ const biases = [-0.5, -0.25, 0, 0.25, 0.5];
  * place of its round; the durations of light and dark are compared by their ratios, with a bias that all taps share and
  * a small share of slips.
  * @param taps in order of time; fewer than two say little.
- * @param patterns at least one.
+ * What fits none of them is said to be none, instead of the nearest.
+ * @param patterns any number.
  */
 export function recogniseLight(
   taps: readonly Tap[],
@@ -37,13 +42,40 @@ export function recogniseLight(
   const seen = durationsOf(taps);
   const logs = patterns.map((pattern) => logLikelihood(seen, pattern));
   const most = Math.max(...logs);
-  const weights = logs.map((each) => (most === -Infinity ? 1 : Math.exp(each - most)));
-  const sum = weights.reduce((total, each) => total + each, 0);
+  const none = Math.log(strangeShare) + logOfStrange(seen);
+  const top = Math.max(most, none);
+  const weights = logs.map((each) => Math.exp(each - top));
+  const noneWeight = Math.exp(none - top);
+  const sum = weights.reduce((total, each) => total + each, noneWeight);
   const best = patterns[logs.indexOf(most)];
   return {
     chances: weights.map((each) => each / sum),
+    noneOfThem: noneWeight / sum,
     rounds: best?.kind === 'blinks' ? Math.floor(taps.length / best.round.length) : 0,
   };
+}
+
+/** What any light may do, blink by blink: short and long; a gap, a pause, a wait. Each with its share. */
+const anyOn = [
+  [0.3, 0.6],
+  [1, 0.4],
+] as const;
+const anyOff = [
+  [0.6, 0.6],
+  [2, 0.3],
+  [3.8, 0.1],
+] as const;
+
+/** A light that shows what is in no list: every duration one of those that lights have, in whatever order. */
+function logOfStrange({ on, off }: Durations): number {
+  const free = (seconds: number, any: typeof anyOn | typeof anyOff, spread: number) =>
+    logSum(
+      any.map(([each, share]) => Math.log(share) + logDensity(Math.log(seconds / each), spread)),
+    );
+  return (
+    on.reduce((sum, each) => sum + free(each, anyOn, onSpread), 0) +
+    off.reduce((sum, each) => sum + free(each, anyOff, offSpread), 0)
+  );
 }
 
 interface Durations {
@@ -99,7 +131,9 @@ const logDensity = (ratio: number, spread: number): number =>
       slipShare * slipDensity,
   );
 
-function logAverage(logs: readonly number[]): number {
+function logSum(logs: readonly number[]): number {
   const most = Math.max(...logs);
-  return most + Math.log(logs.reduce((sum, each) => sum + Math.exp(each - most), 0) / logs.length);
+  return most + Math.log(logs.reduce((sum, each) => sum + Math.exp(each - most), 0));
 }
+
+const logAverage = (logs: readonly number[]): number => logSum(logs) - Math.log(logs.length);

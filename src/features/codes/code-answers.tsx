@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import type { FamilyCodes } from '@/core/appliances';
-import type { CodePack } from '@/core/codes';
+import { readLightPattern, type CodePack } from '@/core/codes';
 import type { JobFile } from '@/core/job-file';
 import type { NewEntry } from '@/features/record/use-job-record';
 import { capital } from '@/features/record/words';
@@ -29,7 +29,9 @@ export function CodeAnswers({
   const [isCounting, setIsCounting] = useState(false);
   const pack = packs.find(({ id }) => id === chosen) ?? usualPack(packs, job);
   const isLight = pack.shownBy === 'light';
-  const canCount = pack.codes.some(({ pattern }) => pattern !== undefined);
+  const canCount = pack.codes.some(
+    ({ pattern }) => pattern !== undefined && readLightPattern(pattern).kind === 'blinks',
+  );
   const enter = ({ code, shows, saw }: Code) =>
     onAnswer({
       kind: 'code',

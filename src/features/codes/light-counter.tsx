@@ -27,7 +27,7 @@ export function LightCounter({ pack, onFound }: { pack: CodePack; onFound(code: 
       }),
     [pack],
   );
-  const { chances, rounds } = useMemo(
+  const { chances, noneOfThem, rounds } = useMemo(
     () =>
       recogniseLight(
         taps,
@@ -44,6 +44,9 @@ export function LightCounter({ pack, onFound }: { pack: CodePack; onFound(code: 
         ? fewestBlinks
         : fewestRounds;
   const isClear = taps.length > 0 && chances[best]! >= clearChance && rounds >= needed;
+
+  /** Seen long enough to say that the list has it not. */
+  const isStrange = noneOfThem > 0.8 && taps.length >= 6;
 
   const press = (at: number) => {
     down.current ??= at / 1000;
@@ -107,12 +110,18 @@ export function LightCounter({ pack, onFound }: { pack: CodePack; onFound(code: 
         {taps.length > 0 && (
           <>
             <p className="text-title leading-tight font-semibold">
-              {isClear ? (found.code.shows ?? found.code.code) : 'Go on: not clear yet'}
+              {isClear
+                ? (found.code.shows ?? found.code.code)
+                : isStrange
+                  ? 'No pattern of this list'
+                  : 'Go on: not clear yet'}
             </p>
             <p className="text-small text-ink-2">
               {isClear
                 ? `${percent(chances[best]!)} % by ${taps.length} blinks`
-                : `${taps.length} ${taps.length === 1 ? 'blink' : 'blinks'} so far; likeliest: ${found.code.shows ?? found.code.code}, ${percent(chances[best]!)} %`}
+                : isStrange
+                  ? 'Start over once; if it stays so, look whether another list is the one of this make.'
+                  : `${taps.length} ${taps.length === 1 ? 'blink' : 'blinks'} so far; likeliest: ${found.code.shows ?? found.code.code}, ${percent(chances[best]!)} %`}
             </p>
           </>
         )}

@@ -56,7 +56,7 @@ export function PackEditor({
   const isLight = pack.shownBy === 'light';
 
   const save = async () => {
-    const id = revision === undefined ? idOf(pack.title) : given.id;
+    const id = revision === undefined ? idOf(pack.title) || `list-${pack.codes.length}` : given.id;
     const makes = (pack.makes ?? []).map((each) => each.trim()).filter(Boolean);
     const whole: CodePack = {
       ...pack,
