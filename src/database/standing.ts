@@ -10,6 +10,8 @@ export interface Standing {
   /** When somebody has to look again, although the job is closed. */
   readonly recheckBy?: string;
   readonly warning?: string;
+  /** What ended the diagnosis, above everything else: smelled gas. */
+  readonly stop?: string;
   readonly liftedWires: number;
   /** False while suspects and next check are those from before the last entries, or not worked out yet. */
   readonly isSettled?: false;

@@ -17,6 +17,7 @@ export function standingOf(job: JobFile): Standing {
     decided: answer.decided || stored !== undefined,
     next: answer.next ? { check: answer.next.check, minutes: answer.next.minutes } : undefined,
     warning: answer.warnings[0]?.text,
+    stop: answer.stop?.title,
   };
 }
 
@@ -39,6 +40,8 @@ export function standingFromRecord(
     suspects: before?.suspects ?? [],
     decided,
     next: before?.next,
+    // It stands until it is worked out that it does not.
+    stop: before?.stop,
     isSettled: false,
   };
 }

@@ -14,6 +14,7 @@ import {
 import { wordsOf, type FamilyWords } from '@/features/record/family-words';
 import { familyOfJob } from '@/core/appliances';
 import { Unequal } from '@/ui/marks';
+import { WarningSign } from '@/ui/signs';
 import { minutesText } from '@/features/bench/step-words';
 import { PageBar } from '@/ui/page-bar';
 import { PatternDefinitions, SuspectStrip } from '@/ui/patterns';
@@ -231,7 +232,8 @@ function JobRow({
 }) {
   const { job, unit, site, customer, technician } = row;
   const { standing } = job;
-  const words = wordsOf(familyOfJob({ unit }));
+  const family = familyOfJob({ unit });
+  const words = wordsOf(family);
   const isEarly = ['call', 'diagnose', 'verdict'].includes(standing.stage);
   const page = standing.stage === 'closed' ? '/report' : isEarly ? '' : '/repair';
   const complaint = complaintWords[job.complaint.kind ?? 'other'];
@@ -261,7 +263,7 @@ function JobRow({
         </Cell>
         <Cell className="hidden lg:block">
           <span className="block truncate">
-            {[unit.make, unit.model].filter(Boolean).join(' ') || 'Electric'},{' '}
+            {[unit.make, unit.model].filter(Boolean).join(' ') || family.title},{' '}
             {plateWords({ unit })}
           </span>
           <span className="block truncate text-small text-ink-2">{complaint}</span>
@@ -289,9 +291,15 @@ function JobRow({
           </span>
         </Cell>
         <Cell className="col-span-2 text-small lg:col-span-1 lg:text-body">
-          <span className="block truncate lg:whitespace-normal">
-            {nextWords(words, standing, timeZone)}
-          </span>
+          {standing.stop && standing.stage !== 'closed' ? (
+            <span className="flex items-center gap-1.5 font-semibold">
+              <WarningSign size={18} /> {standing.stop}
+            </span>
+          ) : (
+            <span className="block truncate lg:whitespace-normal">
+              {nextWords(words, standing, timeZone)}
+            </span>
+          )}
           {standing.isSettled === false && standing.stage !== 'closed' && (
             <span className="block text-small">being worked out</span>
           )}
