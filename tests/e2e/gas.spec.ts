@@ -187,3 +187,41 @@ test('two heaters side by side are read together, each at its own outlet', async
       },
     });
 });
+
+test('a check that another one opens the way to is gone on with, unless that says no @desk', async ({
+  page,
+}) => {
+  const jobId = await openJob(page, {
+    kind: 'no-hot-water',
+    customer: 'One after the other',
+    family: family.title,
+    plate: { chosen: [], typed: { 'Input, BTU/h': '39900', Gallons: '40' } },
+  });
+  const found = page.getByRole('group', { name: 'What you found' });
+  const { none, smell } = family.checks['gas-smell-sniff']!.answers!;
+  const chooseLook = async (id: string) => {
+    await page.goto(`${baseUrl()}/jobs/${id}?check=pilot-look`);
+    await expect.poll(() => currentCheck(page)).toBe('pilot-look');
+  };
+  const sniffFirst = async (answer: string) => {
+    await page.locator('[data-check] li button', { hasText: /^First: / }).click();
+    await expect.poll(() => currentCheck(page)).toBe('gas-smell-sniff');
+    await andEntered(page, () =>
+      found.getByRole('button', { name: capital(answer), exact: true }).click(),
+    );
+  };
+  await chooseLook(jobId);
+  await sniffFirst(none!);
+  await expect.poll(() => currentCheck(page)).toBe('pilot-look');
+
+  const other = await openJob(page, {
+    kind: 'no-hot-water',
+    customer: 'One after the other, smelled',
+    family: family.title,
+    plate: { chosen: [], typed: { 'Input, BTU/h': '39900', Gallons: '40' } },
+  });
+  await chooseLook(other);
+  await sniffFirst(smell!);
+  await expect(page.getByRole('alert', { name: 'Gas: make it safe, nothing else' })).toBeVisible();
+  await expect(page.locator('[data-check]')).toHaveCount(0);
+});

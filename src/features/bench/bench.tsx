@@ -91,7 +91,7 @@ function OpenBench({ initial, first, system }: BenchProps) {
 
   const takeStep = (step: AccessStep) => {
     // What may say no is a check of its own, and is taken as one.
-    if (step.kind === 'take-check') return at.choose(step.check);
+    if (step.kind === 'take-check') return at.chooseFirst(step.check);
     at.begin();
     // Nothing is opened or moved before it is proved dead, whichever step was tapped first.
     const isByHand = step.kind !== 'power-on' && step.kind !== 'power-off-and-prove';

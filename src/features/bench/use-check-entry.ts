@@ -12,6 +12,12 @@ import { entryOfStep, trialEntry, valueOf, withLifted, withState } from './new-e
 import { takenAspect, withTaken, type Load } from './taken';
 import { useBenchAnswer, useLoadedExpectation, usePreview, type AnsweredJob } from './use-bench';
 
+/** A check, and the one that is taken before it. */
+interface WaitingCheck {
+  readonly check: string;
+  readonly after: string;
+}
+
 export type SkipReason = 'cannot' | 'skipped' | 'not-sure';
 
 /** The check at hand: what is typed for it, what that would mean, and how it becomes an entry. */
@@ -26,6 +32,10 @@ export function useCheckEntry(
   const [chosen, setChosen] = useState(family.isCheckId(asked) ? asked : undefined);
   /** A proposed check whose steps have been begun stays, even if the next step would make another one cheaper. */
   const [begun, setBegun] = useState<string>();
+  /** Checks that wait for another one to open the way to them, the innermost last. */
+  const [waiting, setWaiting] = useState<readonly WaitingCheck[]>([]);
+  /** What has just been taken to open the way to the check that is chosen. */
+  const [opened, setOpened] = useState<string>();
   /** True while a result is on its way into the record: the check that it was for is done with, and takes no second one. */
   const [isEntering, setEntering] = useState(false);
   const answered = useBenchAnswer(job, isReady, chosen ?? begun, first);
@@ -57,6 +67,17 @@ export function useCheckEntry(
   const steps = answer?.selected?.steps ?? [];
   const refusal = check === undefined ? undefined : refusalOf(family, job, check, steps);
 
+  // It said no: the way stays closed, and what is best next is asked for instead.
+  const isClosed =
+    isFresh &&
+    opened !== undefined &&
+    steps.some((each) => each.kind === 'take-check' && each.check === opened);
+  if (isClosed) {
+    setChosen(undefined);
+    setOpened(undefined);
+    setWaiting([]);
+  }
+
   const record = async (...entries: NewEntry[]) => {
     const isKept = await append(...entries);
     setProblem(isKept ? undefined : 'Not entered. What is typed stands here still: see above.');
@@ -71,7 +92,11 @@ export function useCheckEntry(
     if (!isKept) return;
     setText('');
     setLoad(undefined);
-    setChosen(undefined);
+    const last = waiting.at(-1);
+    const goesOn = last !== undefined && last.after === check;
+    setChosen(goesOn ? last.check : undefined);
+    setOpened(goesOn ? last.after : undefined);
+    setWaiting(goesOn ? waiting.slice(0, -1) : []);
     setBegun(undefined);
     if (asked) router.replace(`/jobs/${job.job.id}`, { scroll: false });
   };
@@ -117,6 +142,16 @@ export function useCheckEntry(
       setText(next);
     },
     choose(other: string) {
+      setWaiting([]);
+      setOpened(undefined);
+      setLoad(undefined);
+      setBegun(undefined);
+      setChosen(other);
+    },
+    /** Another check first, that says whether the way to this one is open; then this one again. */
+    chooseFirst(other: string) {
+      if (check !== undefined) setWaiting([...waiting, { check, after: other }]);
+      setOpened(undefined);
       setLoad(undefined);
       setBegun(undefined);
       setChosen(other);
