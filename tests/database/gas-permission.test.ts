@@ -8,6 +8,7 @@ import { rememberJob } from '../../src/server/open-jobs';
 import { readKnownJob } from '../../src/server/read-job';
 import { recordQuickly } from '../../src/server/record-quickly';
 import { setConstraints } from '../../src/server/set-constraints';
+import { standingFromRecord, standingOf } from '../../src/server/standing-of';
 import { emptyJob, stamp } from '../plates';
 import { sampleUnit } from '../sample-unit';
 import { makeFirm, type TestFirm } from './firm';
@@ -119,5 +120,20 @@ describe('gas work without the permission', () => {
     await expect(set({ gasWork: true }, firm.dead)).rejects.toThrow(/no permission/);
     await set({ gasWork: false }, firm.live);
     await expect(firm.record(job, [lighting()], firm.live)).rejects.toThrow(Refused);
+  });
+});
+
+describe('a job that was stopped', () => {
+  const smelled = jobOf([{ ...sniff(), value: 'smell' } as Entry]);
+
+  it('says so where jobs are listed, until a later sniff finds none', () => {
+    expect(standingOf(smelled).stop).toBe('Gas: make it safe, nothing else');
+    expect(standingOf(jobOf([...smelled.entries, sniff()])).stop).toBeUndefined();
+  });
+
+  it('goes on saying so while what it stands at is worked out', () => {
+    const { state } = diagnoseJob(smelled, { depth: 'one-step', brief: true });
+    const before = standingOf(smelled);
+    expect(standingFromRecord(state, 2, before).stop).toBe(before.stop);
   });
 });
