@@ -1,4 +1,4 @@
-import { distinct, inWords, lineOf, type JobFileProblem } from '../job-file';
+import { distinct, inWords, lineOf, soundProblems, type JobFileProblem } from '../job-file';
 import type { CodePack } from './generated/code-pack-types';
 import { validateCodePack } from './generated/validators';
 import { LightPatternError, patternKey, readLightPattern } from './light-pattern';
@@ -41,6 +41,8 @@ export function readCodePack(
   value: unknown,
   sightsOf: (family: string) => CodeSights | undefined,
 ): ReadCodePack {
+  const unsound = soundProblems(value);
+  if (unsound.length > 0) return { ok: false, problems: unsound };
   if (!validateCodePack(value)) {
     return { ok: false, problems: distinct((validateCodePack.errors ?? []).map(inWords)) };
   }

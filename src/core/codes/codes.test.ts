@@ -68,6 +68,12 @@ describe('a pack of codes', () => {
       problems: [{ message: expect.stringContaining('JSON') as string }],
     });
     expect(readCodePackText(' '.repeat(400_000), sightsOf)).toMatchObject({ ok: false });
+    // A broken character: no database keeps it.
+    const broken = JSON.stringify(shipped).replace(shipped.title, '\\ud800');
+    expect(readCodePackText(broken, sightsOf)).toMatchObject({
+      ok: false,
+      problems: [{ pointer: '/title' }],
+    });
   });
 });
 
