@@ -2,12 +2,11 @@ import type { DrawnSymbol } from '../../core/appliances';
 import type { PictureState, SymbolState } from '../../core/job-diagnosis';
 import { BadMark } from './parts';
 import type { Plan } from './plan';
+import { Touchable } from './touchable';
 
 type Look = SymbolState['look'];
 
 const labelOffset = { above: [0, -26], below: [0, 32], left: [-22, 5], right: [22, 5] } as const;
-/** Half the side of what a finger finds. */
-const reach = 22;
 
 /** Flames, valves, knobs and the like, each as it stands; a button where a finger turns it. */
 export function Symbols({
@@ -37,29 +36,14 @@ export function Symbols({
     );
     if (!onControl || control === undefined) return <g key={id}>{drawn}</g>;
     return (
-      <g
+      <Touchable
         key={id}
-        className="terminal"
-        role="button"
-        tabIndex={0}
-        aria-label={`${symbol.name}, ${state.words}: turn it`}
-        onClick={() => onControl(control, state.position)}
-        onKeyDown={(event) => {
-          if (event.key !== 'Enter' && event.key !== ' ') return;
-          event.preventDefault();
-          onControl(control, state.position);
-        }}
+        at={{ x, y }}
+        name={`${symbol.name}, ${state.words}: turn it`}
+        onTouch={() => onControl(control, state.position)}
       >
-        <rect
-          className="terminal-reach"
-          x={x - reach}
-          y={y - reach}
-          width={2 * reach}
-          height={2 * reach}
-          fill="transparent"
-        />
         {drawn}
-      </g>
+      </Touchable>
     );
   });
 }

@@ -1,11 +1,9 @@
 import type { DrawnTerminal, Point } from '../../core/appliances';
 import type { TerminalState } from '../../core/job-diagnosis';
 import { middleOf, type Plan } from './plan';
+import { Reach, Touchable } from './touchable';
 
 const markOffset = { above: [0, -13], below: [0, 23], left: [-14, 5], right: [14, 5] } as const;
-
-/** Half the side of what a finger finds: 44 px at the scale of a desk. */
-const reach = 22;
 
 /** A screw with its mark; a button where it may be touched. */
 export function Terminal({
@@ -61,48 +59,31 @@ export function Terminal({
     </>
   );
   if (!onTouch) return <g>{drawn}</g>;
-  const target = (
-    <rect
-      className="terminal-reach"
-      x={x - reach}
-      y={y - reach}
-      width={2 * reach}
-      height={2 * reach}
-      fill="transparent"
-    />
-  );
   if (isGlance) {
     return (
       <g className="terminal" onClick={onTouch}>
-        {target}
+        <Reach x={x} y={y} />
         {drawn}
       </g>
     );
   }
   const probe = touched === 0 ? ', probe A is on it' : touched === 1 ? ', probe B is on it' : '';
+  const standing = live === 'port' ? '' : live === 'fed-back' ? ', live, fed back' : `, ${live}`;
   return (
-    <g
-      className="terminal"
-      role="button"
-      tabIndex={0}
-      aria-pressed={touched >= 0}
-      aria-label={`${name}${live === 'port' ? '' : live === 'fed-back' ? ', live, fed back' : `, ${live}`}${probe}`}
-      onClick={onTouch}
-      onKeyDown={(event) => {
-        if (event.key !== 'Enter' && event.key !== ' ') return;
-        event.preventDefault();
-        onTouch();
-      }}
+    <Touchable
+      at={terminal}
+      name={`${name}${standing}${probe}`}
+      isPressed={touched >= 0}
+      onTouch={onTouch}
     >
-      {target}
       {drawn}
-    </g>
+    </Touchable>
   );
 }
 
 /** The free end of a lifted wire, where a probe may go. */
 export function FreeEnd({
-  point: { x, y },
+  point,
   name,
   isTouched,
   onTouch,
@@ -112,30 +93,7 @@ export function FreeEnd({
   isTouched: boolean;
   onTouch: () => void;
 }) {
-  return (
-    <g
-      className="terminal"
-      role="button"
-      tabIndex={0}
-      aria-pressed={isTouched}
-      aria-label={name}
-      onClick={onTouch}
-      onKeyDown={(event) => {
-        if (event.key !== 'Enter' && event.key !== ' ') return;
-        event.preventDefault();
-        onTouch();
-      }}
-    >
-      <rect
-        className="terminal-reach"
-        x={x - reach}
-        y={y - reach}
-        width={2 * reach - 8}
-        height={2 * reach}
-        fill="transparent"
-      />
-    </g>
-  );
+  return <Touchable at={point} name={name} isPressed={isTouched} width={36} onTouch={onTouch} />;
 }
 
 /** Of two probes the one on the higher screw comes from above, so that they never cover each other. */
