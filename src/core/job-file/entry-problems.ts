@@ -375,9 +375,16 @@ function readingProblems(
   if (entry.value) {
     return [...valueProblems(entry.value, quantity, `${pointer}/value`), ...leads, ...values];
   }
-  return entry.values === undefined
-    ? [{ pointer: `${pointer}/value`, message: 'The reading has no value.' }]
-    : [...leads, ...values];
+  if (entry.values === undefined) {
+    return [{ pointer: `${pointer}/value`, message: 'The reading has no value.' }];
+  }
+  // Some of what belongs together tells nothing, and would stand there as if the check had been taken.
+  const missing = (check?.valueKeys ?? []).filter((key) => !Object.hasOwn(entry.values!, key));
+  const half = missing.map((key) => ({
+    pointer: `${pointer}/values/${pointerPart(key)}`,
+    message: `"${key}" is missing: these values are read together.`,
+  }));
+  return [...leads, ...values, ...half];
 }
 
 /** A check says where and what is read; what stands beside it may not say otherwise. */

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { sampleUnit } from '../../../../tests/sample-unit';
 import { emptyJob, stamp } from '../../../../tests/plates';
 import { diagnoseJob, pictureOf, probePicture } from '../../job-diagnosis';
-import { isGasWork, type Entry, type JobFile } from '../../job-file';
+import { isGasWork, readJobValue, type Entry, type JobFile } from '../../job-file';
 import { drawing } from './drawing';
 import { gasStoragePilot as family } from '.';
 
@@ -89,5 +89,26 @@ describe('a reading at a named point', () => {
   it('is no evidence where the model has nothing to read', () => {
     const draught = { ...low, point: 'draught-hood', value: { pascal: -4 } };
     expect(chance(job(draught))).toBeCloseTo(chance(job()), 9);
+  });
+});
+
+describe('two outlets that are read together', () => {
+  const pair = (values: object) => ({
+    kind: 'reading',
+    check: 'pair-outlet-temperatures',
+    values,
+  });
+  const pointers = (values: object) => {
+    const read = readJobValue(job(pair(values)), () => family.catalogue);
+    return read.ok ? [] : read.problems.map(({ pointer }) => pointer);
+  };
+
+  it('are refused where one of them is missing, or named otherwise', () => {
+    expect(pointers({ nearer: { celsius: 50 }, farther: { celsius: 30 } })).toEqual([]);
+    expect(pointers({ nearer: { celsius: 50 } })).toEqual(['/entries/0/values/farther']);
+    expect(pointers({ nearer: { celsius: 50 }, toString: { celsius: 30 } })).toEqual([
+      '/entries/0/values/toString',
+      '/entries/0/values/farther',
+    ]);
   });
 });
