@@ -101,3 +101,16 @@ export function NoResetSign({ size = 28, label }: SignProps) {
     </svg>
   );
 }
+
+const signs = {
+  electricity: ElectricitySign,
+  'hot-water': HotSign,
+  'no-reset': NoResetSign,
+  warning: WarningSign,
+} as const;
+
+/** The sign of a caution by its name. */
+export function CautionSign({ sign, ...rest }: SignProps & { readonly sign: keyof typeof signs }) {
+  const Drawn = signs[sign];
+  return <Drawn {...rest} />;
+}

@@ -19,7 +19,7 @@ import type {
 import type { JobState } from '../job-file/state';
 import type { Quantity } from '../quantities';
 import type { Drawing } from './drawing';
-import type { CheckWords, FamilyCodes, Question, Repair } from './family';
+import type { CautionSign, CheckWords, FamilyCodes, Question, Repair } from './family';
 import type { AccessStep } from './kit/access-step';
 import type { TechnicianLimits } from './kit/limits';
 import type { FamilyNames, NamedCheck } from './kit/names';
@@ -85,7 +85,7 @@ export interface FamilyWords {
 }
 
 export interface OwnerCaution {
-  readonly sign: 'no-reset' | 'electricity' | 'warning';
+  readonly sign: CautionSign;
   readonly lead: string;
   readonly rest: string;
   /** Added while wires are lifted. */

@@ -58,6 +58,15 @@ export interface Question {
   readonly words?: Readonly<Record<string, string>>;
 }
 
+/** What a sign beside a caution shows: its picture is the interface's. */
+export type CautionSign = 'electricity' | 'hot-water' | 'no-reset' | 'warning';
+
+/** A caution that stands where the work can hurt. */
+export interface Caution {
+  readonly sign: CautionSign;
+  readonly words: string;
+}
+
 export interface Repair {
   /** The suspect in the technician's words, as a noun: "Lower element". */
   readonly suspect: string;
@@ -65,7 +74,7 @@ export interface Repair {
   readonly order: string;
   readonly parts: readonly string[];
   readonly steps: readonly string[];
-  readonly cautions: readonly string[];
+  readonly cautions: readonly Caution[];
   /** Wires that come off for it, as conductor and screw. */
   readonly wires: readonly { readonly wire: string; readonly end: string }[];
   /** Any one of these, taken afterwards and good, proves the repair. */

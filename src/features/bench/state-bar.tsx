@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import type { JobFile, JobState, ProofEnd } from '@/core/job-file';
-import { familyOfJob } from '@/core/appliances';
+import { familyOfJob, isWorkedDead } from '@/core/appliances';
 import { wordsOf } from '@/features/record/family-words';
 import { clockTime, plateWords, terminalName } from '@/features/record/words';
 import { KeptNote } from '@/features/device/kept-note';
@@ -52,13 +52,13 @@ export function StateBar({ job, state, isHearing, trouble, onMakeSafe }: StateBa
             </div>
           </div>
         </div>
-        {family.deadPoints.length > 0 && (
+        {isWorkedDead(family) && (
           <PowerState state={state} timeZone={head.timeZone} onMakeSafe={onMakeSafe} />
         )}
         {coversOff.length > 0 && (
           <div className="hidden flex-col justify-center border-l border-hair px-3 text-small leading-tight lg:flex">
             <span className="font-semibold">
-              {family.deadPoints.length > 0 ? 'Covers off' : 'As it stands'}
+              {isWorkedDead(family) ? 'Covers off' : 'As it stands'}
             </span>
             {coversOff.map((each) => words.cover(each).replace(' cover', '')).join(', ')}
           </div>

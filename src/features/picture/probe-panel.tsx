@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import { isWorkedDead } from '@/core/appliances';
 import type { PictureSetting, ProbeAnswer } from '@/core/job-diagnosis';
 import {
   gasWorkAllowed,
@@ -69,7 +70,7 @@ export function ProbePanel({
     );
   }
   const { quantity, good, bands } = answer;
-  const isMains = family.deadPoints.length > 0;
+  const isMains = isWorkedDead(family);
 
   const enter = () => {
     const parsed = parseReading(text, { quantity, system, loneOneIsDoubtful: true });

@@ -1,4 +1,4 @@
-import type { ApplianceFamily } from '@/core/appliances';
+import { isWorkedDead, type ApplianceFamily } from '@/core/appliances';
 import { callEntryId } from '@/core/job-diagnosis';
 import {
   currentEntry,
@@ -33,7 +33,7 @@ export class FamilyWords {
 
   /** What the picture says in words where nothing in it is live. */
   get nothingLive(): string {
-    return this.family.deadPoints.length > 0 ? 'Nothing live beyond the breaker.' : '';
+    return isWorkedDead(this.family) ? 'Nothing live beyond the breaker.' : '';
   }
 
   suspect(repair: string): string {

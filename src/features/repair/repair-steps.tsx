@@ -1,22 +1,22 @@
 'use client';
 
 import { useState } from 'react';
-import type { Repair } from '@/core/appliances';
+import { isWorkedDead, type Repair } from '@/core/appliances';
 import type { JobState } from '@/core/job-file';
 import type { JobRecord } from '@/features/record/use-job-record';
 import { useDraft } from '@/features/record/use-draft';
 import { useFamily, useWords } from '@/features/record/family-context';
 import { terminalName } from '@/features/record/words';
 import { Tick } from '@/ui/marks';
-import { ElectricitySign, HotSign, WarningSign } from '@/ui/signs';
+import { CautionSign } from '@/ui/signs';
 import type { StageProps } from './stage-props';
 
 /** The repair with its cautions, parts, wires and steps. */
 export function RepairSteps({ record, answer, repair }: StageProps & { repair: string }) {
   const { append } = record;
   const { state } = answer;
-  const { repairs, deadPoints } = useFamily();
-  const details = repairs[repair]!;
+  const family = useFamily();
+  const details = family.repairs[repair]!;
   const words = useWords();
   // Done is what has been done for this verdict: the same part may be needed again.
   const isDone = state.verdict === undefined && state.repairsDone.includes(repair);
@@ -24,7 +24,7 @@ export function RepairSteps({ record, answer, repair }: StageProps & { repair: s
   // A wire that a reading left off goes back here too, whatever the repair itself needs.
   const hasWires = details.wires.length > 0 || stillLifted.length > 0;
   // Millivolt leads are lifted with nothing to prove.
-  const isUnproved = deadPoints.length > 0 && !state.provedDeadAt;
+  const isUnproved = isWorkedDead(family) && !state.provedDeadAt;
   const isBlocked = details.wires.length > 0 && isUnproved && !isDone;
   const [problem, setProblem] = useState<string>();
 
@@ -44,15 +44,9 @@ export function RepairSteps({ record, answer, repair }: StageProps & { repair: s
       <p className="text-lead font-semibold">{details.order}</p>
       <ul className="my-2 space-y-1.5">
         {details.cautions.map((each) => (
-          <li key={each} className="flex items-center gap-2.5 text-small">
-            {/scald|water/i.test(each) ? (
-              <HotSign />
-            ) : /dead|live/i.test(each) ? (
-              <ElectricitySign />
-            ) : (
-              <WarningSign />
-            )}
-            {each}
+          <li key={each.words} className="flex items-center gap-2.5 text-small">
+            <CautionSign sign={each.sign} />
+            {each.words}
           </li>
         ))}
       </ul>

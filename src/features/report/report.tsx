@@ -6,7 +6,7 @@ import type { Organisation } from '@/database/technicians';
 import { wordsOf, type FamilyWords } from '@/features/record/family-words';
 import { StopNote } from '@/features/record/stop-note';
 import { capital, clockTime, complaintWords, longDate, plateWords } from '@/features/record/words';
-import { ElectricitySign, HotSign, NoResetSign, WarningSign } from '@/ui/signs';
+import { CautionSign, HotSign } from '@/ui/signs';
 import { ReportReadings } from './report-readings';
 import { ReportVerdict } from './report-verdict';
 import { ScaldStrip } from './scald-strip';
@@ -191,12 +191,6 @@ function SettingsBlock({
   );
 }
 
-const cautionSigns = {
-  'no-reset': NoResetSign,
-  electricity: ElectricitySign,
-  warning: WarningSign,
-} as const;
-
 function Cautions({ job, state }: { job: JobFile; state: JobState }) {
   const { ownerCautions } = familyOfJob(job).words;
   return (
@@ -213,10 +207,9 @@ function Cautions({ job, state }: { job: JobFile; state: JobState }) {
           </span>
         </li>
         {ownerCautions.map(({ sign, lead, rest, whileLifted }) => {
-          const Sign = cautionSigns[sign];
           return (
             <li key={lead} className="flex items-center gap-3">
-              <Sign />
+              <CautionSign sign={sign} />
               <span>
                 <strong className="font-semibold">{lead}</strong> {rest}
                 {state.lifted.length > 0 && whileLifted !== undefined && ` ${whileLifted}`}

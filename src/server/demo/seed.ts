@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm';
 import { v7 as newId } from 'uuid';
 import { familyOfJob } from '../../core/appliances/all';
+import { isWorkedDead } from '../../core/appliances';
 import { engineVersion } from '../../core/job-diagnosis';
 import { foldEntries, type Entry, type JobFile } from '../../core/job-file';
 import { doCheck, entriesOfStep, practiseJob, proveDead, type Clock } from '../../core/practice';
@@ -158,7 +159,7 @@ function practisedEntries(
 
   const prove = () => proveDead(family, unit, foldEntries(job.entries, family.catalogue));
   add({ ...stamp(1), kind: 'status', status: 'repairing' });
-  const isMains = family.deadPoints.length > 0;
+  const isMains = isWorkedDead(family);
   if (isMains && foldEntries(job.entries, family.catalogue).provedDeadAt === undefined) {
     add(...entriesOfStep({ kind: 'power-off-and-prove' }, clock, prove));
   }

@@ -1,9 +1,18 @@
-import type { Repair } from '../family';
+import type { Caution, Repair } from '../family';
 
-const live = 'Power off and proved dead on live and neutral before a wire is touched.';
-const hotWater = 'Stored water scalds. Drain to a safe place and let it cool first.';
-const full =
-  'Fill until the hot tap runs without air before power goes on. A dry element burns out in seconds.';
+const live: Caution = {
+  sign: 'electricity',
+  words: 'Power off and proved dead on live and neutral before a wire is touched.',
+};
+const hotWater: Caution = {
+  sign: 'hot-water',
+  words: 'Stored water scalds. Drain to a safe place and let it cool first.',
+};
+const full: Caution = {
+  sign: 'warning',
+  words:
+    'Fill until the hot tap runs without air before power goes on. A dry element burns out in seconds.',
+};
 const pins = [
   { wire: 'pin-a', end: 'element.a' },
   { wire: 'pin-b', end: 'element.b' },
@@ -21,7 +30,10 @@ export const repairs: Readonly<Record<string, Repair>> = {
       'Look for damp and scorching, and see that the tank is full.',
       'Switch fully off, then on. If it goes again, leave it off and test dead.',
     ],
-    cautions: ['One try only. What goes again has a cause still present.', full],
+    cautions: [
+      { sign: 'warning', words: 'One try only. What goes again has a cause still present.' },
+      full,
+    ],
     wires: [],
     proof: ['supply-volts', ...proof, 'recovery-after-30-min'],
     minutes: 5,
@@ -37,7 +49,11 @@ export const repairs: Readonly<Record<string, Repair>> = {
       'Afterwards live to neutral, and each to earth.',
     ],
     cautions: [
-      'With the neutral open everything behind it can be live. Local codes and licences decide.',
+      {
+        sign: 'electricity',
+        words:
+          'With the neutral open everything behind it can be live. Local codes and licences decide.',
+      },
     ],
     wires: [],
     proof: ['supply-volts', 'feed-volts', 'element-volts'],
@@ -80,7 +96,10 @@ export const repairs: Readonly<Record<string, Repair>> = {
     order: 'Restore the earth bond',
     parts: ['earth screw or washer'],
     steps: ['Clean to bright metal, tighten, then read earth to tank.'],
-    cautions: [live, 'Until it is bonded, a leaking element makes the tank live.'],
+    cautions: [
+      live,
+      { sign: 'electricity', words: 'Until it is bonded, a leaking element makes the tank live.' },
+    ],
     wires: [],
     shownBy: ['terminals-look'],
     proof: ['earth-continuity-ohms'],
@@ -97,7 +116,10 @@ export const repairs: Readonly<Record<string, Repair>> = {
       'See it heat and shut off.',
     ],
     cautions: [
-      'Do not press again and again. If it trips again it stays off and is tested dead.',
+      {
+        sign: 'warning',
+        words: 'Do not press again and again. If it trips again it stays off and is tested dead.',
+      },
       full,
     ],
     wires: [],
@@ -174,7 +196,12 @@ export const repairs: Readonly<Record<string, Repair>> = {
     order: 'Set the knob',
     parts: [],
     steps: ['To the middle, about 50 °C (122 °F).', 'Record as found and as left.'],
-    cautions: ['Hotter water scalds sooner: see the scald times on the report.'],
+    cautions: [
+      {
+        sign: 'hot-water',
+        words: 'Hotter water scalds sooner: see the scald times on the report.',
+      },
+    ],
     wires: [],
     proof: ['outlet-first', 'dial-look'],
     minutes: 2,

@@ -1,9 +1,18 @@
-import type { Repair } from '../family';
+import type { Caution, Repair } from '../family';
 
-const hotWater = 'Stored water scalds. Drain through a hose to a safe place and let it cool first.';
-const live = 'Power off and proved dead on every leg before a wire is touched.';
-const full =
-  'Fill until a hot tap runs without air before power goes on. A dry element burns out in seconds.';
+const hotWater: Caution = {
+  sign: 'hot-water',
+  words: 'Stored water scalds. Drain through a hose to a safe place and let it cool first.',
+};
+const live: Caution = {
+  sign: 'electricity',
+  words: 'Power off and proved dead on every leg before a wire is touched.',
+};
+const full: Caution = {
+  sign: 'warning',
+  words:
+    'Fill until a hot tap runs without air before power goes on. A dry element burns out in seconds.',
+};
 
 const element = (which: 'upper' | 'lower', volume: string): Repair => ({
   drawnPart: `${which}-element`,
@@ -43,7 +52,13 @@ export const repairs: Readonly<Record<string, Repair>> = {
       'Look for damp and scorching, and see that the tank is full.',
       'Switch fully off, then on. If it goes again, leave it off and test dead.',
     ],
-    cautions: ['One try only. A breaker that goes again has a cause still present.', full],
+    cautions: [
+      {
+        sign: 'warning',
+        words: 'One try only. A breaker that goes again has a cause still present.',
+      },
+      full,
+    ],
     wires: [],
     proof: ['supply-volts', 'upper-element-amps', 'upper-element-volts', 'recovery-after-30-min'],
     minutes: 5,
@@ -58,7 +73,12 @@ export const repairs: Readonly<Record<string, Repair>> = {
       'Breaker pole, panel and service are work for whoever is licensed for them.',
       'Afterwards volts across and each leg to the tank.',
     ],
-    cautions: ['The supply side stays live with the breaker off. Local codes and licences decide.'],
+    cautions: [
+      {
+        sign: 'electricity',
+        words: 'The supply side stays live with the breaker off. Local codes and licences decide.',
+      },
+    ],
     wires: [],
     proof: ['supply-volts', 'feed-volts', 'upper-element-volts'],
     minutes: 20,
@@ -86,7 +106,10 @@ export const repairs: Readonly<Record<string, Repair>> = {
     order: 'Restore the earth bond',
     parts: ['earth clamp or screw'],
     steps: ['Clean to bright metal, tighten, then read earth to tank.'],
-    cautions: [live, 'Until it is bonded, a leaking element makes the tank live.'],
+    cautions: [
+      live,
+      { sign: 'electricity', words: 'Until it is bonded, a leaking element makes the tank live.' },
+    ],
     wires: [],
     proof: ['earth-continuity-ohms'],
     minutes: 10,
@@ -101,7 +124,12 @@ export const repairs: Readonly<Record<string, Repair>> = {
       'Both thermostats shown to open on warm water: a limit trips because something else failed.',
       'Log the outlet until it shuts off.',
     ],
-    cautions: ['Do not press again and again. If it trips again it stays off and is tested dead.'],
+    cautions: [
+      {
+        sign: 'warning',
+        words: 'Do not press again and again. If it trips again it stays off and is tested dead.',
+      },
+    ],
     wires: [],
     proof: ['limit-pole-1-ohms', 'limit-pole-2-ohms', 'upper-element-amps', 'upper-element-volts'],
     minutes: 5,
@@ -200,7 +228,12 @@ export const repairs: Readonly<Record<string, Repair>> = {
       'Both dials equal at about 49 to 52 °C (120 to 125 °F).',
       'Record as found and as left.',
     ],
-    cautions: ['Hotter water scalds sooner: see the scald times on the report.'],
+    cautions: [
+      {
+        sign: 'hot-water',
+        words: 'Hotter water scalds sooner: see the scald times on the report.',
+      },
+    ],
     wires: [],
     proof: ['outlet-after-5-min', 'outlet-first', 'dials-look'],
     minutes: 5,

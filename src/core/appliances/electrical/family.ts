@@ -39,7 +39,10 @@ import { placeOfUnlisted } from './unlisted';
 
 export function electricalFamily(declared: ElectricalDeclaration): ElectricalFamily {
   const declaration = withUnlisted(declared, [
-    'Power off and proved dead on every leg before a wire is touched.',
+    {
+      sign: 'electricity',
+      words: 'Power off and proved dead on every leg before a wire is touched.',
+    },
   ]);
   const { names, thermostats, parameters: own } = declaration;
   const plans = new Map<FamilyParameters, ReturnType<typeof accessPlan>>();

@@ -1,19 +1,32 @@
-import type { Repair } from '../family';
+import type { Caution, Repair } from '../family';
 
 /** Cautions that stand at a repair. */
 const caution = {
-  gas: 'Licensed work on gas: local codes decide by whom. Gas off, cooled, every opened joint leak-checked with the burner on.',
-  purge: 'After any interruption: leak check and purge before it is lit.',
-  licensed: 'Only for whoever is licensed for it here.',
-  carbonMonoxide:
-    'Carbon monoxide has no smell: spillage check before leaving, analyser where there is one.',
-  flame: 'Face beside the glass, never before it.',
-  hotMetal: 'Cooled first. Edges of the door are sharp.',
-  pressOnce: 'One press only. A second trip stays off.',
-  hotWater: 'Water of 50 to 80 °C comes out.',
-  scald: 'Hotter water scalds sooner: see the scald times on the report.',
-  neverPlug: 'A relief pipe is never plugged or narrowed.',
-} as const;
+  gas: {
+    sign: 'warning',
+    words:
+      'Licensed work on gas: local codes decide by whom. Gas off, cooled, every opened joint leak-checked with the burner on.',
+  },
+  purge: {
+    sign: 'warning',
+    words: 'After any interruption: leak check and purge before it is lit.',
+  },
+  licensed: { sign: 'warning', words: 'Only for whoever is licensed for it here.' },
+  carbonMonoxide: {
+    sign: 'warning',
+    words:
+      'Carbon monoxide has no smell: spillage check before leaving, analyser where there is one.',
+  },
+  flame: { sign: 'warning', words: 'Face beside the glass, never before it.' },
+  hotMetal: { sign: 'warning', words: 'Cooled first. Edges of the door are sharp.' },
+  pressOnce: { sign: 'warning', words: 'One press only. A second trip stays off.' },
+  hotWater: { sign: 'hot-water', words: 'Water of 50 to 80 °C comes out.' },
+  scald: {
+    sign: 'hot-water',
+    words: 'Hotter water scalds sooner: see the scald times on the report.',
+  },
+  neverPlug: { sign: 'hot-water', words: 'A relief pipe is never plugged or narrowed.' },
+} as const satisfies Readonly<Record<string, Caution>>;
 
 const repair = (given: Omit<Repair, 'wires'>): Repair => ({ wires: [], ...given });
 

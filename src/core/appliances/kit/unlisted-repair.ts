@@ -1,10 +1,10 @@
-import type { Repair } from '../family';
+import type { Caution, Repair } from '../family';
 import type { FamilyNames } from './names';
 
 /** The suspect that stands for everything that no family names, and what is done about it. */
 export const unlistedRepairId = 'look-further';
 
-const unlistedRepair: Repair = {
+const unlistedRepair: Omit<Repair, 'cautions'> = {
   suspect: 'Something not in this list',
   order: 'Look further: nothing in this list explains the readings',
   parts: [],
@@ -13,7 +13,6 @@ const unlistedRepair: Repair = {
     'Look for what is not on the picture: an added switch, a timer, a relay, a joint in a wall, a second supply.',
     'Ask somebody who knows this make, with the readings at hand. Leave it safe meanwhile.',
   ],
-  cautions: ['Power off and proved dead on every leg before a wire is touched.'],
   wires: [],
   proof: [],
   minutes: 20,
@@ -25,7 +24,7 @@ export function withUnlisted<
     readonly names: FamilyNames;
     readonly repairs: Readonly<Record<string, Repair>>;
   },
->(declared: Declaration, cautions: readonly string[]): Declaration {
+>(declared: Declaration, cautions: readonly Caution[]): Declaration {
   return {
     ...declared,
     names: { ...declared.names, repairs: [...declared.names.repairs, unlistedRepairId] },

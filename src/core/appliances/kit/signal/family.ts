@@ -29,7 +29,9 @@ import {
 export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
   declared: SignalDeclaration<Plate, S>,
 ): ApplianceFamily {
-  const declaration = withUnlisted(declared, ['Leave it off and safe while you look.']);
+  const declaration = withUnlisted(declared, [
+    { sign: 'warning', words: 'Leave it off and safe while you look.' },
+  ]);
   const { names, checks, parameters: own, looks } = declaration;
   const access = signalAccess(declaration.access);
   const isCheckId = (id: string | undefined): id is string =>
