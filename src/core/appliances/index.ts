@@ -1,3 +1,13 @@
+/**
+ * Families of appliances as the rest of the house sees them: what each is made of lies in its folder.
+ *
+ * @example
+ * const family = familyOf('electric-storage-two-element');
+ * family.checks['supply-volts'].caution // 'live'
+ * isWorkedDead(family) // true
+ * isWorkedDead(familyOf('gas-storage-pilot')) // false
+ */
+
 export type * from './appliance-family';
 export type * from './picture';
 export * from './drawing';

@@ -1,3 +1,10 @@
+/**
+ * The engine measured on simulated units, against rivals: what `./ohmmeter bench` runs.
+ *
+ * @example
+ * gasParts.some(({ name }) => name === 'gas-thermopile-engine') // true
+ */
+
 export { countContradictions } from './contradictions';
 export { gasParts } from './gas-parts';
 export { gasReportOf } from './gas-report';

@@ -1,3 +1,14 @@
+/**
+ * The engine put to a job: its logbook as evidence, suspects, next check, proof and picture.
+ *
+ * @example
+ * const unit = { family: 'electric-storage-two-element', plate: { rated: { volt: 240 }, elements: { upper: { watt: 4500 }, lower: { watt: 4500 } } } };
+ * const job = { format: 'ohmmeter-job', version: 1, job: { id: '018f0000-0000-7000-8000-000000000001' }, unit, complaint: { kind: 'no-hot-water', answers: {} }, entries: [] };
+ * const { answer } = diagnoseJob(job, { depth: 'one-step' });
+ * answer.suspects.length > 3 // true
+ * answer.decided // false
+ */
+
 export * from './bench-answer';
 export * from './carrying';
 export * from './closing';

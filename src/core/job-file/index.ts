@@ -1,3 +1,12 @@
+/**
+ * The open format of a job: read, checked, and folded into what stands.
+ *
+ * @example
+ * const { catalogue } = familyOf('gas-storage-pilot');
+ * foldEntries([], catalogue).lifted // []
+ * pointerPart('a/b') // 'a~1b'
+ */
+
 export * from './generated/job-types';
 export * from './as-seen-by';
 export * from './catalogue';
