@@ -281,7 +281,8 @@ describe.each(electricFamilies)('$id', (family) => {
       if (quantity === 'resistance') expect(state?.power, check).toBe('off');
     }
     for (const { wires, cautions } of Object.values(family.repairs)) {
-      if (wires.length > 0) expect(cautions.join(' ')).toMatch(/proved dead/);
+      if (wires.length > 0)
+        expect(cautions.map(({ words }) => words).join(' ')).toMatch(/proved dead/);
     }
   });
 
