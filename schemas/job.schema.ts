@@ -204,12 +204,58 @@ const entries: Record<string, Schema> = {
     samples: listOf(object({ offset: ref('measured'), value: ref('value') }), 100_000),
   }),
   photo: entry('photo', { attachment: { type: 'string', pattern: '^[0-9a-f]{64}$' } }),
-  wire: entry('wire', { wire: name }, { colour: text(60), label: text(60), from: name, to: name }),
+  wire: entry(
+    'wire',
+    { wire: name },
+    {
+      colour: text(60),
+      number: text(20),
+      label: text(60),
+      from: name,
+      to: name,
+      /** As it was found, where it will go on a part with other terminals, or where it sits again. */
+      stands: oneOf('noted', 'mapped', 'back'),
+    },
+  ),
   part: entry(
     'part',
-    { part: name, action: oneOf('needed', 'ordered', 'fitted', 'removed') },
-    { repair: name, make: text(), number: text(), quantity: { type: 'integer', minimum: 1 } },
+    { part: name, action: oneOf('needed', 'ordered', 'fitted', 'removed', 'returned') },
+    {
+      repair: name,
+      make: text(),
+      number: text(),
+      quantity: { type: 'integer', minimum: 1 },
+      /** What stands on the new part, by what has to match. */
+      says: {
+        type: 'object',
+        additionalProperties: { oneOf: [ref('value'), name, flag] },
+        maxProperties: 20,
+      },
+    },
   ),
+  /** A step of a procedure: `run` is one id for each time that it is gone through. */
+  step: entry(
+    'step',
+    {
+      run: uuid,
+      procedure: name,
+      step: name,
+      phase: oneOf('started', 'done', 'skipped', 'lapsed', 'stopped'),
+    },
+    {
+      reason: text(1000),
+      result: name,
+      /** The step that comes next, where it is not the one below. */
+      to: name,
+      duration: ref('measured'),
+      /** The repair that it is done for, and the run that it is a part of. */
+      repair: name,
+      within: uuid,
+      /** How the run ended with this step. */
+      ends: name,
+    },
+  ),
+  service: entry('service', { service: name }),
   verdict: entry(
     'verdict',
     { engine: name, parameters: name, suspects: listOf(ref('suspect'), 100) },

@@ -10,6 +10,7 @@ import { compile } from 'json-schema-to-typescript';
 import { format, resolveConfig } from 'prettier';
 import { codePackSchema } from '../schemas/code-pack.schema';
 import { jobSchema } from '../schemas/job.schema';
+import { procedureSchema } from '../schemas/procedure.schema';
 
 const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '..');
 
@@ -71,6 +72,22 @@ import type { CodePack } from './code-pack-types';
 
 export const validateCodePack: {
   (data: unknown): data is CodePack;
+  errors?: SchemaProblem[] | null;
+};
+`,
+  },
+  {
+    schema: procedureSchema,
+    source: 'schemas/procedure.schema',
+    type: 'Procedure',
+    folder: 'src/core/procedures/generated',
+    typesFile: 'procedure-types',
+    validators: { validateProcedure: 'ohmmeter-procedure-1' },
+    validatorTypes: `import type { SchemaProblem } from '../../job-file/generated/validators';
+import type { Procedure } from './procedure-types';
+
+export const validateProcedure: {
+  (data: unknown): data is Procedure;
   errors?: SchemaProblem[] | null;
 };
 `,

@@ -30,7 +30,7 @@ function exampleOf(room: string): {
 
 const workOut = (setUp: readonly string[], expression: string): unknown =>
   // The examples are our own text, and this is a test.
-   
+
   (
     new Function(...Object.keys(names), `${setUp.join('\n')}; return (${expression});`) as (
       ...all: unknown[]

@@ -17,6 +17,7 @@ import type {
   ReadingEntry,
 } from '../job-file/generated/job-types';
 import type { JobState } from '../job-file/state';
+import type { Procedure } from '../procedures';
 import type { Quantity } from '../quantities';
 import type { Drawing } from './drawing';
 import type { CautionSign, CheckWords, FamilyCodes, Question, Repair } from './family';
@@ -111,6 +112,8 @@ export interface ApplianceFamily {
   readonly repairs: Readonly<Record<string, Repair>>;
   readonly words: FamilyWords;
   readonly drawing: Drawing;
+  /** Work step by step, with its timers, as far as such a unit needs it. */
+  readonly procedures: readonly Procedure[];
   readonly plateFields: readonly PlateField[];
   readonly settings: readonly SettingField[];
   readonly pictureControls: readonly PictureControl[];

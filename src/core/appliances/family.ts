@@ -1,6 +1,9 @@
 /** What a technician reads of an appliance family: checks, questions and repairs. */
 
 import type { CodePack, CodeSights } from '../codes';
+import type { Caution } from '../procedures/caution';
+
+export type { Caution, CautionSign } from '../procedures/caution';
 
 /** A check as the technician meets it. Probe points, state and quantity are those of the family's names.json. */
 export interface CheckWords {
@@ -56,15 +59,6 @@ export interface Question {
   readonly values: readonly string[];
   /** Words for the values, where they are not the kinds of a complaint. */
   readonly words?: Readonly<Record<string, string>>;
-}
-
-/** What a sign beside a caution shows: its picture is the interface's. */
-export type CautionSign = 'electricity' | 'hot-water' | 'no-reset' | 'warning';
-
-/** A caution that stands where the work can hurt. */
-export interface Caution {
-  readonly sign: CautionSign;
-  readonly words: string;
 }
 
 export interface Repair {

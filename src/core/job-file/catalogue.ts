@@ -10,6 +10,11 @@ export interface NamedFact {
   readonly shownBy?: string;
 }
 
+export interface NamedProcedure {
+  readonly steps: ReadonlySet<string>;
+  readonly work?: 'gasWork';
+}
+
 /** What the record needs to know of a family: its names, and what its checks imply. */
 export interface FamilyCatalogue {
   readonly family: string;
@@ -44,6 +49,10 @@ export interface FamilyCatalogue {
   /** Keys that a plate of this family must have, and every key that it may have. */
   readonly plate: { readonly required: readonly string[]; readonly known: ReadonlySet<string> };
   check(id: string): CatalogueCheck | undefined;
+  /** Procedures, each with its steps and the permission that it takes. */
+  readonly procedures: ReadonlyMap<string, NamedProcedure>;
+  /** Services that come due. */
+  readonly services: ReadonlySet<string>;
   /** What an entry changes of the unit's controls and facts, beside its power and its lifted wires. */
   effectsOf(entry: Entry): readonly Effect[];
 }

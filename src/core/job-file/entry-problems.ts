@@ -8,6 +8,7 @@ import type {
   JobFile,
   ReadingEntry,
   SettingEntry,
+  StepEntry,
   VerdictEntry,
 } from './generated/job-types';
 import { pointerPart, type JobFileProblem } from './problem';
@@ -191,7 +192,16 @@ function ownProblems(entry: Entry, pointer: string, catalogue: FamilyCatalogue):
     case 'part':
       return unknownName(entry.repair, `${pointer}/repair`, catalogue.repairs, 'repair');
     case 'wire':
-      return endProblems({ wire: entry.wire }, pointer, catalogue);
+      // The first versions took any word for where a wire came from.
+      return endProblems(
+        { wire: entry.wire, end: entry.stands === undefined ? undefined : entry.from },
+        pointer,
+        catalogue,
+      );
+    case 'step':
+      return stepProblems(entry, pointer, catalogue);
+    case 'service':
+      return unknownName(entry.service, `${pointer}/service`, catalogue.services, 'service');
     default:
       return [];
   }
@@ -310,6 +320,24 @@ function actionProblems(
         ),
       ),
     ),
+  ];
+}
+
+function stepProblems(
+  { procedure, step, to, repair }: StepEntry,
+  pointer: string,
+  { procedures, repairs }: FamilyCatalogue,
+): JobFileProblem[] {
+  const named = procedures.get(procedure);
+  return [
+    ...unknownName(procedure, `${pointer}/procedure`, procedures, 'procedure'),
+    ...(named
+      ? [
+          ...unknownName(step, `${pointer}/step`, named.steps, 'step'),
+          ...unknownName(to, `${pointer}/to`, named.steps, 'step'),
+        ]
+      : []),
+    ...unknownName(repair, `${pointer}/repair`, repairs, 'repair'),
   ];
 }
 

@@ -10,7 +10,9 @@ import {
   stepIsolation,
   type Isolation,
 } from './isolation';
+import { withStep } from './runs';
 import { emptyState, type FactStanding, type JobState } from './state';
+import { withWire } from './wire-map';
 
 /**
  * The state after all entries, which stand in the order in which they were received.
@@ -114,9 +116,11 @@ function withoutLapsed(
   const left = Object.entries(state.facts).filter(
     ([id, standing]) => !(facts.get(id)?.lapses && hasLapsed(standing)),
   );
-  return left.length === Object.keys(state.facts).length
-    ? state
-    : { ...state, facts: Object.fromEntries(left) };
+  if (left.length === Object.keys(state.facts).length) return state;
+  const held = Object.fromEntries(left);
+  const gone = Object.entries(state.facts).filter(([id]) => !Object.hasOwn(held, id));
+  const lapsed = Object.fromEntries(gone.map(([id, { at }]) => [id, at]));
+  return { ...state, facts: held, lapsed: { ...state.lapsed, ...lapsed } };
 }
 
 /** What nobody has stayed with until now does not hold any more. */
@@ -148,6 +152,12 @@ function stepped(state: JobState, entry: Entry): JobState {
       return { ...state, status: entry };
     case 'verdict':
       return { ...state, verdict: entry };
+    case 'step':
+      return { ...state, runs: withStep(state.runs, entry) };
+    case 'wire':
+      return { ...state, wires: withWire(state.wires, entry) };
+    case 'service':
+      return { ...state, served: { ...state.served, [entry.service]: entry.at } };
     default:
       return state;
   }
@@ -192,8 +202,9 @@ function withEffects(state: JobState, { at, by }: Entry, effects: readonly Effec
       return now.done.includes(effect.done) ? now : { ...now, done: [...now.done, effect.done] };
     }
     const { [effect.fact]: known, ...others } = now.facts;
-    if (!effect.so) return { ...now, facts: others };
-    return known ? now : { ...now, facts: { ...others, [effect.fact]: { at, by } } };
+    const { [effect.fact]: _since, ...lapsed } = now.lapsed;
+    if (!effect.so) return { ...now, facts: others, lapsed };
+    return known ? now : { ...now, facts: { ...others, [effect.fact]: { at, by } }, lapsed };
   }, state);
 }
 

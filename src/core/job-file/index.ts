@@ -18,6 +18,8 @@ export * from './permitted-work';
 export { pointerPart, type JobFileProblem } from './problem';
 export * from './proof-of-dead';
 export * from './quantity';
+export * from './runs';
+export * from './wire-map';
 export { currentVersion } from './migrations';
 export * from './read';
 export * from './running-fold';

@@ -18,6 +18,11 @@ export const migrations: readonly Migration[] = [
     to: [1, 2],
     bring: asItWas,
   },
+  {
+    name: 'steps-of-procedures-services-and-what-new-parts-say',
+    to: [1, 3],
+    bring: asItWas,
+  },
 ];
 
 /** What this program writes. */

@@ -42,6 +42,11 @@ export function isGasWork(entry: Entry, catalogue: FamilyCatalogue): boolean {
       return (
         entry.action === 'make-so' && (catalogue.facts.get(entry.fact ?? '')?.opensGas ?? false)
       );
+    case 'step':
+      // Stopping is never forbidden.
+      return (
+        entry.phase !== 'stopped' && catalogue.procedures.get(entry.procedure)?.work === 'gasWork'
+      );
     default:
       return false;
   }
@@ -78,6 +83,7 @@ export function permissionProblems(
 function placeOf(entry: Entry): string {
   if (entry.kind === 'correction') return `/entry${entry.entry ? placeOf(entry.entry) : ''}`;
   if (entry.kind === 'action') return '/fact';
+  if (entry.kind === 'step') return '/procedure';
   if ('check' in entry && entry.check !== undefined) return '/check';
   return 'point' in entry && entry.point !== undefined ? '/point' : '/quantity';
 }

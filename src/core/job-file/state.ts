@@ -1,5 +1,7 @@
 import type { LiftedEnd, Measured, StatusEntry, VerdictEntry } from './generated/job-types';
 import type { Isolation } from './isolation';
+import type { ProcedureRun } from './runs';
+import type { WireRecord } from './wire-map';
 
 /** What the entries so far make of a job: a pure fold, the same in browser, server and command line. */
 export interface JobState extends Pick<Isolation, 'power' | 'failedProof' | 'proofEndedBy'> {
@@ -14,6 +16,14 @@ export interface JobState extends Pick<Isolation, 'power' | 'failedProof' | 'pro
   readonly controls: Readonly<Record<string, string>>;
   /** What was done once and stays done, such as a reset pressed. */
   readonly done: readonly string[];
+  /** Facts that nobody ended by hand: the person changed, somebody left, hours went by. Each with when that was seen. */
+  readonly lapsed: Readonly<Record<string, string>>;
+  /** Procedures as they were gone through, by their run. */
+  readonly runs: Readonly<Record<string, ProcedureRun>>;
+  /** Wire ends that were noted down, by wire and end. */
+  readonly wires: Readonly<Record<string, WireRecord>>;
+  /** When each service was last done on this job. */
+  readonly served: Readonly<Record<string, string>>;
   /** When somebody last had a hand on the unit, as far as its logbook says. */
   readonly lastHandAt?: string;
   readonly lastVisit?: string;
@@ -53,6 +63,10 @@ export const lastVerdict = ({ verdict, rounds }: JobState): VerdictEntry | undef
 export const emptyState: JobState = {
   power: 'unknown',
   facts: {},
+  lapsed: {},
+  runs: {},
+  wires: {},
+  served: {},
   lifted: [],
   controls: {},
   done: [],

@@ -1,4 +1,4 @@
-import { isWorkedDead, type ApplianceFamily } from '@/core/appliances';
+import { isWorkedDead, workLooks, type ApplianceFamily } from '@/core/appliances';
 import { callEntryId } from '@/core/job-diagnosis';
 import {
   currentEntry,
@@ -8,7 +8,9 @@ import {
   type JobFile,
   type Measured,
 } from '@/core/job-file';
+import { tapped } from '@/core/procedures';
 import { valueText, type UnitSystem } from '@/core/quantities';
+import { services } from '@/core/service';
 import {
   capital,
   complaintWords,
@@ -65,11 +67,28 @@ export class FamilyWords {
   }
 
   check(check: string | undefined): string {
-    return this.family.isCheckId(check) ? this.family.checks[check]!.label : (check ?? 'Reading');
+    if (this.family.isCheckId(check)) return this.family.checks[check]!.label;
+    return this.workLook(check)?.label ?? check ?? 'Reading';
   }
 
   outcome(check: string, value: string): string {
-    return this.family.checks[check]?.answers?.[value] ?? value;
+    return (this.family.checks[check] ?? this.workLook(check))?.answers?.[value] ?? value;
+  }
+
+  private workLook(check: string | undefined) {
+    return check !== undefined && Object.hasOwn(workLooks, check)
+      ? workLooks[check]!.words
+      : undefined;
+  }
+
+  procedure(id: string): string {
+    return this.family.procedures.find((each) => each.id === id)?.title ?? id;
+  }
+
+  /** What a step asks for, as it stands in its procedure. */
+  step(procedure: string, id: string): string {
+    const steps = this.family.procedures.find((each) => each.id === procedure)?.steps ?? [];
+    return steps.find((each) => each.id === id)?.text ?? id;
   }
 
   answer(question: string, value: string): string {
@@ -114,7 +133,11 @@ export class FamilyWords {
       case 'part':
         return `Part ${entry.action}`;
       case 'wire':
-        return `Wire noted`;
+        return wireTitles[entry.stands ?? 'noted'];
+      case 'step':
+        return `${this.procedure(entry.procedure)}: ${stepPhases[entry.phase]}`;
+      case 'service':
+        return 'Service done';
       case 'correction':
         return 'Correction';
       case 'code':
@@ -177,7 +200,28 @@ export class FamilyWords {
       case 'status':
         return entry.reason ?? '';
       case 'wire':
-        return [this.wire(entry.wire), entry.colour, entry.label].filter(Boolean).join(', ');
+        return [
+          this.wire(entry.wire),
+          entry.colour,
+          entry.number,
+          entry.label,
+          entry.stands === undefined || entry.to === undefined
+            ? undefined
+            : `on ${terminalName(entry.to)}`,
+        ]
+          .filter(Boolean)
+          .join(', ');
+      case 'step':
+        return [
+          entry.phase === 'started' && entry.result === tapped
+            ? 'clock started'
+            : this.step(entry.procedure, entry.step),
+          entry.reason,
+        ]
+          .filter(Boolean)
+          .join(' ');
+      case 'service':
+        return services.find(({ id }) => id === entry.service)?.title ?? entry.service;
       case 'action':
         return entry.action === 'proved-dead' ? provedWords(entry) : '';
       case 'code':
@@ -215,6 +259,20 @@ const actionWords: Readonly<Record<string, string>> = {
   fill: 'Filled',
   leave: 'Left the unit',
 };
+
+const wireTitles = {
+  noted: 'Wire noted',
+  mapped: 'Wire on the new part',
+  back: 'Wire confirmed',
+} as const;
+
+const stepPhases = {
+  started: 'begun',
+  done: 'done',
+  skipped: 'left out',
+  lapsed: 'lapsed',
+  stopped: 'stopped',
+} as const;
 
 const skipWords = { cannot: 'cannot reach', skipped: 'skipped', 'not-sure': 'not sure' } as const;
 

@@ -17,7 +17,7 @@ export function catalogueOf({
   branches,
   elements,
   supplies,
-}: ElectricalDeclaration): FamilyCatalogue {
+}: ElectricalDeclaration): Omit<FamilyCatalogue, 'procedures' | 'services'> {
   const dials = new Map(thermostats.map(({ id, stateKey }) => [id, stateKey]));
   const effects = {
     dials,

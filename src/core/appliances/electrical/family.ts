@@ -35,6 +35,9 @@ import {
 import type { UnitHypothesis } from './unit-hypothesis';
 import { unitView } from './unit-view';
 import { withUnlisted } from '../kit/unlisted-repair';
+import { withWork } from '../kit/work-looks';
+import { storageProcedures } from '../../procedures/storage';
+import { electricalProcedures } from './procedures';
 import { placeOfUnlisted } from './unlisted';
 
 export function electricalFamily(declared: ElectricalDeclaration): ElectricalFamily {
@@ -54,12 +57,24 @@ export function electricalFamily(declared: ElectricalDeclaration): ElectricalFam
     }
     return found;
   };
+  const { catalogue, procedures } = withWork(
+    catalogueOf(declaration),
+    [
+      ...storageProcedures,
+      // Each family has other parts: work on what it has not is none of its procedures.
+      ...electricalProcedures.filter(({ repairs }) =>
+        repairs.some((each) => names.repairs.includes(each)),
+      ),
+    ],
+    { isMains: true, burnsGas: false },
+  );
   const isCheckId = (id: string | undefined): id is string =>
     id !== undefined && Object.hasOwn(names.checks, id);
   const family: ElectricalFamily = {
     ...declaration,
     id: names.family,
-    catalogue: catalogueOf(declaration),
+    catalogue,
+    procedures,
     checkIds: Object.keys(names.checks),
     questionIds: Object.keys(declaration.questions),
     parameterHash: parameterHash(own),

@@ -20,6 +20,8 @@ import parameters from './parameters.json' with { type: 'json' };
 import { drawGas } from './picture';
 import { plateFields, plateOf, ratedGasFlow, type GasPlate } from './plate';
 import { answers, askedComplaints, questions } from './questions';
+import { storageProcedures } from '../../procedures/storage';
+import { gasProcedures } from './procedures';
 import { repairs } from './repairs';
 import { situations } from './situations';
 import type { GasStanding } from './standing';
@@ -78,6 +80,7 @@ export const gasStoragePilot = signalFamily<GasPlate, GasStanding>({
   words,
   parameters: parameters as unknown as FamilyParameters,
   drawing,
+  procedures: [...gasProcedures, ...storageProcedures],
   checks,
   questions,
   askedComplaints,

@@ -13,6 +13,8 @@ export type Entry =
   | PhotoEntry
   | WireEntry
   | PartEntry
+  | StepEntry
+  | ServiceEntry
   | VerdictEntry
   | StatusEntry
   | CountersignEntry
@@ -420,16 +422,18 @@ export interface WireEntry {
   note?: string;
   state?: EntryState;
   colour?: string;
+  number?: string;
   label?: string;
   from?: string;
   to?: string;
+  stands?: 'noted' | 'mapped' | 'back';
 }
 export interface PartEntry {
   id: string;
   at: string;
   kind: 'part';
   part: string;
-  action: 'needed' | 'ordered' | 'fitted' | 'removed';
+  action: 'needed' | 'ordered' | 'fitted' | 'removed' | 'returned';
   by?: string;
   visit?: string;
   note?: string;
@@ -438,6 +442,39 @@ export interface PartEntry {
   make?: string;
   number?: string;
   quantity?: number;
+  says?: {
+    [k: string]: Value | string | boolean;
+  };
+}
+export interface StepEntry {
+  id: string;
+  at: string;
+  kind: 'step';
+  run: string;
+  procedure: string;
+  step: string;
+  phase: 'started' | 'done' | 'skipped' | 'lapsed' | 'stopped';
+  by?: string;
+  visit?: string;
+  note?: string;
+  state?: EntryState;
+  reason?: string;
+  result?: string;
+  to?: string;
+  duration?: Measured;
+  repair?: string;
+  within?: string;
+  ends?: string;
+}
+export interface ServiceEntry {
+  id: string;
+  at: string;
+  kind: 'service';
+  service: string;
+  by?: string;
+  visit?: string;
+  note?: string;
+  state?: EntryState;
 }
 export interface VerdictEntry {
   id: string;

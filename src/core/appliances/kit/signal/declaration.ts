@@ -84,6 +84,8 @@ export interface SignalDeclaration<Plate extends FamilyPlate, S extends Standing
   readonly words: FamilyWords;
   readonly parameters: FamilyParameters;
   readonly drawing: Drawing;
+  /** Procedures as data, not yet read. */
+  readonly procedures: readonly unknown[];
   readonly checks: Readonly<Record<string, CheckWords>>;
   readonly questions: Readonly<Record<string, Question>>;
   readonly askedComplaints: readonly string[];

@@ -11,6 +11,7 @@ import type { PictureState } from '../../picture';
 import type { Signals } from '../stages';
 import { stateKey, withDone, type UnitState } from '../unit-state';
 import { withUnlisted } from '../unlisted-repair';
+import { withWork } from '../work-looks';
 import { deniedFact, isSo, opensGas, signalAccess } from './access';
 import { likelyMistake } from './mistakes';
 import { stopOf } from './stops';
@@ -38,7 +39,10 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
     id !== undefined && Object.hasOwn(names.checks, id);
   const impliedState = (check: string | undefined, present: UnitState) =>
     check === undefined ? present : declaration.impliedState(check, present);
-  const catalogue = catalogueOf(declaration);
+  const { catalogue, procedures } = withWork(catalogueOf(declaration), declaration.procedures, {
+    isMains: false,
+    burnsGas: declaration.gasPoints.length > 0,
+  });
   const observableIn = (check: string, state: UnitState): SignalObservable => {
     const look = looks[check];
     return observableOfCheck(check, state, look ? (look.keyOf?.(state) ?? '') : stateKey(state));
@@ -76,6 +80,7 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
     repairs: declaration.repairs,
     words: declaration.words,
     drawing: declaration.drawing,
+    procedures,
     plateFields: declaration.plateFields,
     settings: declaration.settings,
     pictureControls: declaration.pictureControls,
@@ -301,7 +306,7 @@ function catalogueOf<Plate extends FamilyPlate, S extends Standing>({
   plateFields,
   gasPoints,
   codes,
-}: SignalDeclaration<Plate, S>): FamilyCatalogue {
+}: SignalDeclaration<Plate, S>): Omit<FamilyCatalogue, 'procedures' | 'services'> {
   const shown = access.facts.filter((each) => each.shownBy !== undefined);
   const source = {
     dials: new Map<string, string>(),
