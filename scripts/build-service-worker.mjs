@@ -5,7 +5,7 @@ import { build } from 'esbuild';
 
 const folder = '.next/static';
 /** What a page can ask for; not the maps and the manifests of the build. */
-const wanted = /\.(js|css|woff2|svg)$/;
+const wanted = /\.(js|css|woff2|svg|wav)$/;
 
 const files = readdirSync(folder, { recursive: true, withFileTypes: true })
   .filter((each) => each.isFile() && wanted.test(each.name))

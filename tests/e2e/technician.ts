@@ -268,7 +268,7 @@ export async function repairAsTold(page: Page): Promise<void> {
 /** Puts every wire back that a reading left lifted, on the repair page, dead as it has to be. */
 export async function putBack(page: Page): Promise<void> {
   await expect(page.getByRole('heading', { name: 'Proof, settings, closing' })).toBeVisible();
-  if ((await page.getByRole('button', { name: /: put back$/ }).count()) === 0) return;
+  if ((await page.getByRole('button', { name: /: back on / }).count()) === 0) return;
   await makeSafeIfNeeded(page);
   await handleWires(page);
 }
@@ -293,7 +293,7 @@ export async function handleWires(page: Page): Promise<void> {
     await lift.first().click();
     await lift.nth(before - 1).waitFor({ state: 'detached' });
   }
-  const back = page.getByRole('button', { name: /: put back$/ });
+  const back = page.getByRole('button', { name: /: back on / });
   for (let left = await back.count(); left > 0; left--) {
     await back.first().click();
     await back.nth(left - 1).waitFor({ state: 'detached' });

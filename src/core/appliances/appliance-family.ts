@@ -17,6 +17,7 @@ import type {
   ReadingEntry,
 } from '../job-file/generated/job-types';
 import type { JobState } from '../job-file/state';
+import type { PartRequirement } from '../parts';
 import type { Procedure } from '../procedures';
 import type { Quantity } from '../quantities';
 import type { Drawing } from './drawing';
@@ -215,6 +216,12 @@ export interface ApplianceFamily {
   isBarred(check: string, complaint: JobFile['complaint']): boolean;
   /** The one number that an entry with several values comes to. */
   combined(entry: ReadingEntry): number | undefined;
+  /** What a new part must match, by its kind: `element`, `thermocouple`; nothing for a kind that fits anything. */
+  partRequirements(
+    kind: string,
+    plate: FamilyPlate,
+    repair: string | undefined,
+  ): readonly PartRequirement[];
   /** Where a fault without a name sits. */
   placeOfUnlisted(fault: string): string | undefined;
 }

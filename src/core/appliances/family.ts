@@ -67,6 +67,8 @@ export interface Repair {
   /** The repair as an order: "Replace the lower element". */
   readonly order: string;
   readonly parts: readonly string[];
+  /** What kind of part the first of them is, where it must match the unit. */
+  readonly fits?: string;
   readonly steps: readonly string[];
   readonly cautions: readonly Caution[];
   /** Wires that come off for it, as conductor and screw. */

@@ -1,5 +1,5 @@
 import type { Stop } from '../appliances';
-import type { JobState, StatusEntry } from '../job-file';
+import { misplacedWires, unconfirmedWires, type JobState, type StatusEntry } from '../job-file';
 import type { RepairProof } from './proof';
 
 /**
@@ -16,6 +16,8 @@ export function closingProblem(
 ): string | undefined {
   const hasReason = reason.trim() !== '';
   const { lifted, repairsDone } = state;
+  const unconfirmed = unconfirmedWires(state).length;
+  const misplaced = misplacedWires(state).length;
   const one = lifted.length === 1;
   const stillLifted = `${lifted.length} ${one ? 'wire is' : 'wires are'} still lifted.`;
   switch (status) {
@@ -25,7 +27,13 @@ export function closingProblem(
         return `${stop.title}. It is not repaired until the check that showed it shows that it is over.`;
       }
       if (lifted.length > 0) return `${stillLifted} Put ${one ? 'it' : 'them'} back first.`;
+      if (misplaced > 0) {
+        return 'A wire sits on another terminal than it belongs on. Put it right first.';
+      }
       if (hasReason) return undefined;
+      if (unconfirmed > 0) {
+        return `${unconfirmed} ${unconfirmed === 1 ? 'wire is' : 'wires are'} not confirmed on ${unconfirmed === 1 ? 'its terminal' : 'their terminals'}. Look, and confirm, or say here why not.`;
+      }
       if (repairsDone.length === 0) {
         return 'No repair is done on this job. Say here why it is closed as repaired.';
       }

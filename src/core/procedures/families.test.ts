@@ -5,7 +5,7 @@ import { familyList } from '../appliances';
 import { holds, provedDeadNeed, readProcedure, type Procedure } from '.';
 import { emptyState } from '../job-file/state';
 
-const families = familyList.map(({ id }) => familyOf(id));
+const families = familyList.map(({ id }) => familyOf(id)!);
 
 describe.each(families.map((each) => [each.id, each] as const))('procedures of %s', (_, family) => {
   const { catalogue, procedures } = family;

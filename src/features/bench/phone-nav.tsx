@@ -18,7 +18,7 @@ export function PhoneNav({
     ['other-check', 'Others'],
   ] as const;
   return (
-    <nav className="grid grid-cols-4 border-t border-rule bg-paper lg:hidden" aria-label="More">
+    <nav className="grid grid-cols-5 border-t border-rule bg-paper lg:hidden" aria-label="More">
       {sheets.map(([sheet, label]) => (
         <button
           key={sheet}
@@ -29,6 +29,12 @@ export function PhoneNav({
           {label}
         </button>
       ))}
+      <Link
+        href={`/jobs/${jobId}/procedures`}
+        className="flex min-h-11 items-center justify-center underline underline-offset-4"
+      >
+        Steps
+      </Link>
       <Link
         href={`/jobs/${jobId}/repair`}
         className="flex min-h-11 items-center justify-center underline underline-offset-4"

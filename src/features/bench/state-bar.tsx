@@ -6,6 +6,7 @@ import { familyOfJob, isWorkedDead } from '@/core/appliances';
 import { wordsOf } from '@/features/record/family-words';
 import { clockTime, plateWords, terminalName } from '@/features/record/words';
 import { KeptNote } from '@/features/device/kept-note';
+import { RunningTimers } from '@/features/procedures/running-timers';
 import { Wordmark } from '@/ui/marks';
 import { DisconnectedSign, ElectricitySign, WarningSign } from '@/ui/signs';
 
@@ -73,6 +74,7 @@ export function StateBar({ job, state, isHearing, trouble, onMakeSafe }: StateBa
             </span>
           </div>
         )}
+        <RunningTimers job={job} state={state} />
         <div className="order-last flex basis-full border-t border-edge empty:hidden lg:order-none lg:basis-auto lg:border-t-0">
           {!isHearing && <NotHearing />}
           <KeptNote jobId={head.id} />
@@ -86,6 +88,9 @@ export function StateBar({ job, state, isHearing, trouble, onMakeSafe }: StateBa
           </Link>
           <Link href={`/jobs/${head.id}/repair`} className="button hidden lg:inline-flex">
             Repair
+          </Link>
+          <Link href={`/jobs/${head.id}/procedures`} className="button hidden lg:inline-flex">
+            Procedures
           </Link>
           <Link href={`/jobs/${head.id}/report`} className="button hidden lg:inline-flex">
             Report

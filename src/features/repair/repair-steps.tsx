@@ -1,18 +1,19 @@
 'use client';
 
 import { useState } from 'react';
-import { isWorkedDead, type Repair } from '@/core/appliances';
-import type { JobState } from '@/core/job-file';
-import type { JobRecord } from '@/features/record/use-job-record';
-import { useDraft } from '@/features/record/use-draft';
+import Link from 'next/link';
+import { isWorkedDead } from '@/core/appliances';
+import { belongsOn, misplacedWires } from '@/core/job-file';
+import { endsOf, WireEnd } from '@/features/procedures/wire-map';
 import { useFamily, useWords } from '@/features/record/family-context';
-import { terminalName } from '@/features/record/words';
+import { capital, terminalName } from '@/features/record/words';
 import { Tick } from '@/ui/marks';
 import { CautionSign } from '@/ui/signs';
+import { PartList } from './part-list';
 import type { StageProps } from './stage-props';
 
 /** The repair with its cautions, parts, wires and steps. */
-export function RepairSteps({ record, answer, repair }: StageProps & { repair: string }) {
+export function RepairSteps({ record, answer, repair, system }: StageProps & { repair: string }) {
   const { append } = record;
   const { state } = answer;
   const family = useFamily();
@@ -22,7 +23,9 @@ export function RepairSteps({ record, answer, repair }: StageProps & { repair: s
   const isDone = state.verdict === undefined && state.repairsDone.includes(repair);
   const stillLifted = state.lifted;
   // A wire that a reading left off goes back here too, whatever the repair itself needs.
-  const hasWires = details.wires.length > 0 || stillLifted.length > 0;
+  const ends = endsOf(details.wires, state);
+  const hasWires = ends.length > 0;
+  const procedures = family.procedures.filter((each) => each.repairs?.includes(repair));
   // Millivolt leads are lifted with nothing to prove.
   const isUnproved = isWorkedDead(family) && !state.provedDeadAt;
   const isBlocked = details.wires.length > 0 && isUnproved && !isDone;
@@ -32,6 +35,13 @@ export function RepairSteps({ record, answer, repair }: StageProps & { repair: s
     if (stillLifted.length > 0) {
       setProblem(
         `Still lifted: ${stillLifted.map((each) => words.wire(each.wire)).join(', ')}. Put every wire back first.`,
+      );
+      return;
+    }
+    const wrong = misplacedWires(state)[0];
+    if (wrong) {
+      setProblem(
+        `${capital(words.wire(wrong.wire))} sits on ${terminalName(wrong.backOn!)} and belongs on ${terminalName(belongsOn(wrong))}. Put it right first.`,
       );
       return;
     }
@@ -51,33 +61,40 @@ export function RepairSteps({ record, answer, repair }: StageProps & { repair: s
         ))}
       </ul>
       {details.parts.length > 0 && (
+        <PartList
+          {...{ record, state, repair, system }}
+          parts={details.parts}
+          fits={details.fits}
+        />
+      )}
+      {hasWires && (
         <>
-          <h3 className="mt-3 font-semibold">Parts</h3>
+          <h3 className="mt-3 font-semibold">Wires: note, lift, put back</h3>
           <ul>
-            {details.parts.map((part) => (
-              <li key={part} className="border-b border-hair py-1.5">
-                <span className="block">{part}</span>
-                <span className="flex flex-wrap gap-2 pt-1">
-                  {(['needed', 'ordered', 'fitted'] as const).map((action) => (
-                    <button
-                      key={action}
-                      type="button"
-                      aria-pressed={state.parts.get(part) === action}
-                      aria-label={`${part}: ${action}`}
-                      className="button aria-pressed:border-2 aria-pressed:border-act aria-pressed:font-semibold aria-pressed:text-act"
-                      onClick={() => void append({ kind: 'part', part, action, repair })}
-                    >
-                      {action}
-                    </button>
-                  ))}
-                </span>
-              </li>
+            {ends.map((each) => (
+              <WireEnd
+                key={`${each.wire} ${each.end}`}
+                {...{ record, state, isUnproved }}
+                does="both"
+                end={each}
+                noted={state.wires[`${each.wire} ${each.end}`]}
+              />
             ))}
           </ul>
         </>
       )}
-      {hasWires && (
-        <WireList record={record} state={state} repair={details} isBlocked={isUnproved} />
+      {procedures.length > 0 && (
+        <p className="mt-3 flex flex-wrap gap-2">
+          {procedures.map((each) => (
+            <Link
+              key={each.id}
+              href={`/jobs/${record.job.job.id}/procedures`}
+              className="button border-act font-semibold text-act"
+            >
+              Step by step: {each.title}
+            </Link>
+          ))}
+        </p>
       )}
       <h3 className="mt-3 font-semibold">Steps</h3>
       <ol className="list-decimal space-y-1 pl-5">
@@ -108,109 +125,5 @@ export function RepairSteps({ record, answer, repair }: StageProps & { repair: s
         </button>
       )}
     </>
-  );
-}
-
-/** Wires are noted before they are lifted, and ticked when they are back where they were. */
-function WireList({
-  record,
-  state,
-  repair,
-  isBlocked,
-}: {
-  record: JobRecord;
-  state: JobState;
-  repair: Repair;
-  isBlocked: boolean;
-}) {
-  const listed = [
-    ...repair.wires,
-    ...state.lifted.filter(
-      (each) => !repair.wires.some((wire) => wire.wire === each.wire && wire.end === each.end),
-    ),
-  ];
-  return (
-    <>
-      <h3 className="mt-3 font-semibold">Wires: note, lift, put back</h3>
-      <ul>
-        {listed.map((each) => (
-          <WireRow
-            key={`${each.wire} ${each.end}`}
-            record={record}
-            state={state}
-            lifted={each}
-            isBlocked={isBlocked}
-          />
-        ))}
-      </ul>
-    </>
-  );
-}
-
-function WireRow({
-  record,
-  state,
-  lifted,
-  isBlocked,
-}: {
-  record: JobRecord;
-  state: JobState;
-  lifted: { readonly wire: string; readonly end: string };
-  isBlocked: boolean;
-}) {
-  const words = useWords();
-  const noted = record.job.entries.findLast(
-    (each) => each.kind === 'wire' && each.wire === lifted.wire,
-  );
-  const [colour, setColour] = useDraft(`${record.job.job.id} wire ${lifted.wire} ${lifted.end}`);
-  const isLifted = state.lifted.some(
-    (each) => each.wire === lifted.wire && each.end === lifted.end,
-  );
-  const shownColour = noted?.kind === 'wire' ? noted.colour : undefined;
-  const lift = () => {
-    void record.append(
-      {
-        kind: 'wire',
-        wire: lifted.wire,
-        from: lifted.end,
-        ...(colour.trim() ? { colour: colour.trim() } : {}),
-      },
-      { kind: 'action', action: 'lift-wire', ...lifted },
-    );
-    setColour('');
-  };
-  return (
-    <li className="flex flex-wrap items-center gap-2 border-b border-hair py-1.5">
-      <span className="min-w-0 flex-1 leading-tight">
-        {terminalName(lifted.end)}
-        <span className="block text-small text-ink-2">
-          {words.wire(lifted.wire)}
-          {shownColour && `, ${shownColour}`}
-        </span>
-      </span>
-      {!isLifted && !shownColour && (
-        <input
-          className="field w-28"
-          placeholder="colour"
-          aria-label={`Colour of the ${words.wire(lifted.wire)}`}
-          value={colour}
-          maxLength={60}
-          onChange={(event) => setColour(event.target.value)}
-        />
-      )}
-      <button
-        type="button"
-        className="button"
-        disabled={isBlocked}
-        aria-label={`${words.wire(lifted.wire)} at ${terminalName(lifted.end)}: ${isLifted ? 'put back' : 'lift'}`}
-        onClick={() =>
-          isLifted
-            ? void record.append({ kind: 'action', action: 'refit-wire', ...lifted })
-            : lift()
-        }
-      >
-        {isLifted ? 'Put back' : 'Lift'}
-      </button>
-    </li>
   );
 }

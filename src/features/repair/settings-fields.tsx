@@ -69,7 +69,8 @@ function SettingRow({
   );
 }
 
-function SettingInput({
+/** One dial, as found or as left. */
+export function SettingInput({
   record,
   field: { id: setting, label, quantity, range, usual },
   as,

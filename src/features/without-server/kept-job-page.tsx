@@ -6,10 +6,14 @@ import { asSeenBy, type JobFile } from '@/core/job-file';
 import type { Organisation } from '@/database/technicians';
 import { JobFamily } from '@/features/record/family-context';
 import { usePresentTechnician } from '@/features/record/technician-context';
+import type { JobPage } from './place';
 
 const Bench = dynamic(() => import('@/features/bench/bench').then((each) => each.Bench));
 const RepairPage = dynamic(() =>
   import('@/features/repair/repair').then((each) => each.RepairPage),
+);
+const ProceduresPage = dynamic(() =>
+  import('@/features/procedures/procedures-page').then((each) => each.ProceduresPage),
 );
 const KeptReport = dynamic(() => import('./kept-report').then((each) => each.KeptReport));
 
@@ -20,7 +24,7 @@ export function KeptJobPage({
   organisation,
 }: {
   job: JobFile;
-  page: 'bench' | 'repair' | 'report';
+  page: JobPage;
   organisation: Organisation;
 }) {
   const technician = usePresentTechnician();
@@ -33,6 +37,7 @@ export function KeptJobPage({
   );
   const system = organisation.unitSystem;
   if (page === 'repair') return <RepairPage initial={initial} system={system} />;
+  if (page === 'procedures') return <ProceduresPage initial={initial} system={system} />;
   if (page === 'report') {
     return (
       <JobFamily job={initial}>

@@ -6,6 +6,7 @@ import type { Organisation } from '@/database/technicians';
 import { keptJob } from '@/features/device/kept-jobs';
 import { Present, type PresentTechnician } from '@/features/record/technician-context';
 import { KeptJobPage } from './kept-job-page';
+import type { JobPage } from './place';
 
 /** A job whose logbook is too long to come with its page: what this device has of it, and the rest part by part. */
 export function LongJob({
@@ -15,7 +16,7 @@ export function LongJob({
   technician,
 }: {
   job: JobFile;
-  page: 'bench' | 'repair' | 'report';
+  page: JobPage;
   organisation: Organisation;
   technician: PresentTechnician;
 }) {

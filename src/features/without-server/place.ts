@@ -3,10 +3,12 @@ export type Place =
   | { readonly kind: 'today'; readonly find: string }
   | { readonly kind: 'call' }
   | { readonly kind: 'waiting' }
-  | { readonly kind: 'job'; readonly id: string; readonly page: 'bench' | 'repair' | 'report' }
+  | { readonly kind: 'job'; readonly id: string; readonly page: JobPage }
   | { readonly kind: 'none' };
 
-const jobAddress = /^\/jobs\/([0-9a-f-]{36})(?:\/(repair|report))?\/?$/i;
+export type JobPage = 'bench' | 'repair' | 'report' | 'procedures';
+
+const jobAddress = /^\/jobs\/([0-9a-f-]{36})(?:\/(repair|report|procedures))?\/?$/i;
 
 export function placeOf({ pathname, search }: Pick<URL, 'pathname' | 'search'>): Place {
   if (pathname === '/')
@@ -18,6 +20,6 @@ export function placeOf({ pathname, search }: Pick<URL, 'pathname' | 'search'>):
   return {
     kind: 'job',
     id: id.toLowerCase(),
-    page: page === 'repair' || page === 'report' ? page : 'bench',
+    page: (page?.toLowerCase() as JobPage | undefined) ?? 'bench',
   };
 }

@@ -135,6 +135,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
     drawnPart: 'thermostat',
     suspect: 'Thermostat with cutout',
     order: 'Replace the rod thermostat',
+    fits: 'thermostat',
     parts: ["rod thermostat with cutout, two poles, at least the old one's amps"],
     steps: [
       'Note where each wire sits, pull the thermostat off its pins, draw the rod.',
@@ -154,6 +155,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
     drawnPart: 'element',
     suspect: 'Element',
     order: 'Replace the element',
+    fits: 'element',
     parts: ["element on its flange, the plate's volts and watts", 'flange gasket', 'anode if worn'],
     steps: [
       'Cold off, hot tap open, power off and proved dead.',

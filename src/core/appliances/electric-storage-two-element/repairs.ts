@@ -18,6 +18,7 @@ const element = (which: 'upper' | 'lower', volume: string): Repair => ({
   drawnPart: `${which}-element`,
   suspect: which === 'upper' ? 'Upper element' : 'Lower element',
   order: `Replace the ${which} element`,
+  fits: 'element',
   parts: [`element for the plate's volts and watts, same thread or flange`, 'element gasket'],
   steps: [
     'Cold off, hot tap open, power off and proved dead.',
@@ -146,6 +147,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
     drawnPart: 'upper-thermostat',
     suspect: 'Upper thermostat and limit',
     order: 'Replace the upper thermostat with its limit',
+    fits: 'thermostat',
     parts: ['upper thermostat and limit assembly, same volts, amps and poles'],
     steps: [
       'Note where each wire sits, then lift them.',
@@ -176,6 +178,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
     drawnPart: 'lower-thermostat',
     suspect: 'Lower thermostat',
     order: 'Replace the lower thermostat',
+    fits: 'thermostat',
     parts: ['single-switch thermostat, same volts and amps'],
     steps: [
       'Note where each wire sits, then lift both.',
@@ -241,6 +244,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
   'replace-dip-tube': {
     suspect: 'Dip tube gone',
     order: 'Replace the dip tube',
+    fits: 'dip-tube',
     parts: ['dip tube, same length', 'inlet nipple and washer'],
     steps: [
       'Cold off, pressure off.',

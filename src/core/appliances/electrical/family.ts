@@ -36,6 +36,7 @@ import type { UnitHypothesis } from './unit-hypothesis';
 import { unitView } from './unit-view';
 import { withUnlisted } from '../kit/unlisted-repair';
 import { withWork } from '../kit/work-looks';
+import { partRequirements } from './part-requirements';
 import { storageProcedures } from '../../procedures/storage';
 import { electricalProcedures } from './procedures';
 import { placeOfUnlisted } from './unlisted';
@@ -81,6 +82,12 @@ export function electricalFamily(declared: ElectricalDeclaration): ElectricalFam
     isCheckId,
     check: (id) => names.checks[id]!,
     plateOf: (job) => plateOf(declaration, job),
+    partRequirements: (kind, plate, repair) =>
+      partRequirements(
+        kind,
+        plate as Plate,
+        repair === undefined ? undefined : declaration.repairs[repair],
+      ),
     model: (plate, parameters = own) => electricalModel(declaration, plate, parameters),
     view: (plate) => unitView(declaration, plate),
     readingState: (state) => readingState(thermostats, state),

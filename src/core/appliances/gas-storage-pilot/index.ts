@@ -21,6 +21,7 @@ import { drawGas } from './picture';
 import { plateFields, plateOf, ratedGasFlow, type GasPlate } from './plate';
 import { answers, askedComplaints, questions } from './questions';
 import { storageProcedures } from '../../procedures/storage';
+import { partRequirements } from './part-requirements';
 import { gasProcedures } from './procedures';
 import { repairs } from './repairs';
 import { situations } from './situations';
@@ -80,6 +81,7 @@ export const gasStoragePilot = signalFamily<GasPlate, GasStanding>({
   words,
   parameters: parameters as unknown as FamilyParameters,
   drawing,
+  partRequirements,
   procedures: [...gasProcedures, ...storageProcedures],
   checks,
   questions,

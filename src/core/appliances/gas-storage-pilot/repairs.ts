@@ -92,6 +92,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
     drawnPart: 'burner',
     suspect: 'Orifices of another gas',
     order: 'Fit orifices and regulator for the gas',
+    fits: 'orifice',
     parts: ['orifice set for the fuel on the plate'],
     steps: [
       'Orifice set and regulator of the gas on the plate.',
@@ -144,6 +145,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
     drawnPart: 'pilot',
     suspect: 'Igniter',
     order: 'Replace igniter, cable or electrode',
+    fits: 'igniter',
     parts: ['igniter'],
     steps: ['Cable and electrode looked at first.', 'New igniter; spark seen at the pilot.'],
     cautions: [caution.gas],
@@ -209,6 +211,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
     drawnPart: 'generator',
     suspect: 'Thermocouple or thermopile',
     order: 'Replace the thermocouple (or thermopile)',
+    fits: 'thermocouple',
     parts: [
       'thermocouple, longer of 24, 36, 48 in that reaches (or the thermopile of the variant)',
       'door gasket',
@@ -282,6 +285,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
     drawnPart: 'roll-out-cutout',
     suspect: 'Roll-out cutout',
     order: 'Replace the roll-out cutout',
+    fits: 'cutout',
     parts: ['cutout of the same temperature'],
     steps: [
       'Cutout of the same temperature, never bridged.',
@@ -296,6 +300,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
     drawnPart: 'control-valve',
     suspect: 'Control valve',
     order: 'Replace the control valve',
+    fits: 'gas-valve',
     parts: ['control valve for the fuel and variant', 'thread sealant for gas'],
     steps: [
       'Gas off, drained below the valve, wires and tubes noted.',
@@ -338,6 +343,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
     drawnPart: 'burner',
     suspect: 'Burner',
     order: 'Clean burner and orifice',
+    fits: 'door-gasket',
     parts: ['door gasket'],
     steps: [
       'Gas off, cooled, assembly out.',
@@ -365,6 +371,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
   'replace-dip-tube': repair({
     suspect: 'Dip tube',
     order: 'Replace the dip tube',
+    fits: 'dip-tube',
     parts: ['dip tube', 'nipple'],
     steps: ['Knob off, cold off, pressure off.', 'Nipple off, pieces out, new tube in.'],
     cautions: [caution.hotWater],
@@ -430,6 +437,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
   'replace-anode': repair({
     suspect: 'Anode',
     order: 'Replace the anode',
+    fits: 'anode',
     parts: ['anode'],
     steps: [
       'Knob off, cold off, pressure off.',

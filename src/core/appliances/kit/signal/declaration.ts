@@ -1,4 +1,5 @@
 import type { JobFile } from '../../../job-file/generated/job-types';
+import type { PartRequirement } from '../../../parts';
 import type { Quantity } from '../../../quantities';
 import type { FamilyPlate, FamilyWords, PlateFact, StopWords } from '../../appliance-family';
 import type { Drawing } from '../../drawing';
@@ -102,6 +103,7 @@ export interface SignalDeclaration<Plate extends FamilyPlate, S extends Standing
   readonly stops: StopDeclaration;
   /** Checks that an answer of the call forbids. */
   readonly barred: Readonly<Record<string, Readonly<Record<string, string>>>>;
+  partRequirements(kind: string, plate: Plate): readonly PartRequirement[];
   plateOf(job: Pick<JobFile, 'unit' | 'site'>): Plate;
   usualServices(plate: JobFile['unit']['plate']): NonNullable<JobFile['site']>;
   plateLine(plate: JobFile['unit']['plate']): string;

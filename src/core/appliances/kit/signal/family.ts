@@ -92,6 +92,7 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
     isCheckId,
     check: (id) => names.checks[id]!,
     plateOf: (job) => declaration.plateOf(job),
+    partRequirements: (kind, plate) => declaration.partRequirements(kind, plate as Plate),
     model: (plate, parameters = own) => signalFamilyModel(declaration, plate as Plate, parameters),
     readingState,
     impliedState,

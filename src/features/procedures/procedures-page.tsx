@@ -1,0 +1,182 @@
+'use client';
+
+import { useRouter, useSearchParams } from 'next/navigation';
+import { useMemo, useState } from 'react';
+import { foldEntries, type JobFile, type JobState } from '@/core/job-file';
+import { positionOf } from '@/core/procedures';
+import type { UnitSystem } from '@/core/quantities';
+import { ProveDeadDialog } from '@/features/bench/prove-dead-dialog';
+import { StateBar } from '@/features/bench/state-bar';
+import { useProofEnd } from '@/features/bench/use-proof-end';
+import { JobFamily, useFamily, useWords } from '@/features/record/family-context';
+import { useJobRecord, type JobRecord } from '@/features/record/use-job-record';
+import { Tick } from '@/ui/marks';
+import { WarningSign } from '@/ui/signs';
+import { endWords, ProcedureList } from './procedure-list';
+import { Runner } from './runner';
+
+/** Work step by step: the list, or the run that the address names. It needs no diagnosis, and no signal. */
+export function ProceduresPage({ initial, system }: { initial: JobFile; system: UnitSystem }) {
+  return (
+    <JobFamily job={initial}>
+      <Procedures initial={initial} system={system} />
+    </JobFamily>
+  );
+}
+
+function Procedures({ initial, system }: { initial: JobFile; system: UnitSystem }) {
+  const record = useJobRecord(initial);
+  const { job, append } = record;
+  const family = useFamily();
+  const asked = useSearchParams().get('run') ?? undefined;
+  const router = useRouter();
+  const [own, setOwn] = useState<string | undefined>(asked);
+  const [isProving, setProving] = useState(false);
+  const until = useMemo(
+    () => foldEntries(job.entries, family.catalogue).provedDeadUntil,
+    [job.entries, family],
+  );
+  const proofEnds = useProofEnd(until);
+  const state = useMemo(
+    () => foldEntries(job.entries, family.catalogue, new Date().toISOString()),
+    // A proof that runs out while the page stands open has to be seen here too.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [job.entries, family, proofEnds],
+  );
+  const open = (run: string | undefined) => {
+    setOwn(run);
+    router.replace(
+      run === undefined
+        ? `/jobs/${job.job.id}/procedures`
+        : `/jobs/${job.job.id}/procedures?run=${run}`,
+      { scroll: true },
+    );
+  };
+  return (
+    <div className="flex min-h-dvh flex-col bg-sheet">
+      <StateBar
+        job={job}
+        state={state}
+        isHearing={record.isHearing}
+        trouble={record.trouble}
+        onMakeSafe={() => setProving(true)}
+      />
+      <main className="flex-1">
+        {record.isReady ? (
+          <Shown
+            {...{ record, state, system }}
+            run={own}
+            onOpen={open}
+            onProveDead={() => setProving(true)}
+          />
+        ) : (
+          <p className="p-5 text-lead" role="status">
+            Reading what this device has
+          </p>
+        )}
+      </main>
+      <ProveDeadDialog
+        isOpen={isProving}
+        jobId={job.job.id}
+        onClose={() => setProving(false)}
+        onTried={(entries) => append(...entries)}
+      />
+    </div>
+  );
+}
+
+function Shown({
+  run: id,
+  ...props
+}: {
+  record: JobRecord;
+  state: JobState;
+  system: UnitSystem;
+  run: string | undefined;
+  onOpen(run: string | undefined): void;
+  onProveDead(): void;
+}) {
+  const { state, record, onOpen } = props;
+  const family = useFamily();
+  const run = id !== undefined && Object.hasOwn(state.runs, id) ? state.runs[id] : undefined;
+  const procedure = run && family.procedures.find((each) => each.id === run.procedure);
+  const position = run && procedure && positionOf(procedure, run);
+  if (!run || !procedure) {
+    return (
+      <>
+        {id !== undefined && (
+          <p role="status" className="mx-auto max-w-2xl px-4 pt-4 font-medium">
+            That run is not on this job, or has not reached this device.
+          </p>
+        )}
+        <ProcedureList {...{ record, state }} onOpen={onOpen} />
+      </>
+    );
+  }
+  if (position) {
+    return (
+      <Runner
+        key={`${run.run} ${position.step.id} ${position.since}`}
+        {...props}
+        {...{ procedure, run, position }}
+      />
+    );
+  }
+  return <Ended {...props} run={run} title={procedure.title} />;
+}
+
+function Ended({
+  run,
+  title,
+  state,
+  onOpen,
+}: {
+  run: JobState['runs'][string];
+  title: string;
+  state: JobState;
+  onOpen(run: string | undefined): void;
+}) {
+  const words = useWords();
+  const outer = run.within === undefined ? undefined : state.runs[run.within];
+  const isWhole = run.ends === 'done';
+  const leftOut = run.marks.filter((each) => each.phase === 'skipped');
+  return (
+    <section className="mx-auto w-full max-w-2xl px-4 py-5">
+      <h2 className="flex items-center gap-3 text-title font-semibold">
+        {isWhole ? <Tick /> : <WarningSign />} {title}: {endWords(run)}
+      </h2>
+      {run.ends === 'stopped' && <p className="mt-2 text-lead">{run.marks.at(-1)?.reason}</p>}
+      {leftOut.length > 0 && (
+        <>
+          <h3 className="mt-3 font-semibold">Left out</h3>
+          <ul className="list-disc pl-5">
+            {leftOut.map((each) => (
+              <li key={each.at}>
+                {words.step(run.procedure, each.step)}{' '}
+                <span className="text-ink-2">{each.reason}</span>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      <div className="mt-5 grid gap-2">
+        {outer && outer.ends === undefined && (
+          <button
+            type="button"
+            className="button button-act min-h-14 text-lead"
+            onClick={() => onOpen(outer.run)}
+          >
+            On with: {words.procedure(outer.procedure)}
+          </button>
+        )}
+        <button
+          type="button"
+          className="button min-h-14 text-lead"
+          onClick={() => onOpen(undefined)}
+        >
+          All procedures
+        </button>
+      </div>
+    </section>
+  );
+}

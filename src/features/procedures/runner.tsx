@@ -1,0 +1,268 @@
+'use client';
+
+import { useEffect, useRef, useState, type ReactNode } from 'react';
+import type { JobState, ProcedureRun } from '@/core/job-file';
+import {
+  cautionWords,
+  elapsedSeconds,
+  missingFor,
+  repeatsLeft,
+  timerOf,
+  timerPhase,
+  type Position,
+  type Procedure,
+  type StepOutcome,
+  type UnstampedEntry,
+} from '@/core/procedures';
+import type { UnitSystem } from '@/core/quantities';
+import { useFamily } from '@/features/record/family-context';
+import type { JobRecord } from '@/features/record/use-job-record';
+import { CautionSign } from '@/ui/signs';
+import { readySound } from './due-sound';
+import { Missing } from './missing';
+import { SkipDialog, StopDialog } from './leave-dialogs';
+import { StepClock } from './step-timer';
+import { StepWork } from './step-work';
+import { useClock } from './use-clock';
+import { runActions } from './use-run';
+
+/** A step that is over sooner than this has the whole screen for its button, in seconds. */
+const shortSeconds = 10;
+
+export interface RunnerProps {
+  readonly record: JobRecord;
+  readonly state: JobState;
+  readonly procedure: Procedure;
+  readonly run: ProcedureRun;
+  readonly system: UnitSystem;
+  onProveDead(): void;
+  /** Goes to another run, or to the list. */
+  onOpen(run: string | undefined): void;
+}
+
+/** One step, large: what to do, what may hurt, its clock, what is to be recorded, and the ways on. */
+export function Runner({ position, ...props }: RunnerProps & { readonly position: Position }) {
+  const { record, state, procedure, run, onOpen, onProveDead } = props;
+  const family = useFamily();
+  const { step, index } = position;
+  const timer = timerOf(procedure, run, position);
+  const clock = useClock(timer?.startedAt !== undefined);
+  const phase = timer && timerPhase(timer, clock.now);
+  const actions = runActions(family, record, state, procedure, run, position);
+  const missing = missingFor(procedure, run, step, state);
+  const repeats = repeatsLeft(run, step);
+  const [early, setEarly] = useState('');
+  const [problem, setProblem] = useState<string>();
+  const [leaving, setLeaving] = useState<'skip' | 'stop'>();
+  const [isBusy, setBusy] = useState(false);
+  // Nobody was there when it ran over: it does not tick itself, and asks what is to be seen.
+  const [wasOverAtFirst] = useState(phase === 'overdue');
+  const isTooEarly = phase === 'waits' || phase === 'running';
+  const needsWords = isTooEarly || (wasOverAtFirst && timer?.endsBy === 'time');
+
+  const finish = async (outcome: StepOutcome, ...results: UnstampedEntry[]) => {
+    if (isBusy) return;
+    if (missing.length > 0) return setProblem('First what stands above: it does not hold now.');
+    if (needsWords && early.trim() === '') {
+      return setProblem(
+        isTooEarly
+          ? 'Its least time has not passed. Say why it is enough, or wait.'
+          : 'It ran over while nobody looked. Say what is to be seen.',
+      );
+    }
+    setBusy(true);
+    const way = await actions.finish(
+      {
+        ...outcome,
+        ...(needsWords ? { reason: early.trim() } : {}),
+        ...(timer ? { seconds: elapsedSeconds(timer, clock.now) } : {}),
+      },
+      ...results,
+    );
+    setBusy(false);
+    setProblem(way ? undefined : 'Not entered: see above.');
+    if (!way) return;
+    setEarly('');
+    if (way.opened) onOpen(way.opened);
+  };
+
+  // A wait that ends by its time moves on by itself, as long as somebody sees it come due.
+  const isByItself =
+    timer?.endsBy === 'time' &&
+    (step.kind === 'wait' || step.kind === 'do') &&
+    !step.results &&
+    (repeats === undefined || repeats.must) &&
+    missing.length === 0;
+  const came = useRef(phase);
+  const goOn = useRef<() => void>(undefined);
+  useEffect(() => {
+    goOn.current = () => void finish({});
+  });
+  useEffect(() => {
+    const was = came.current;
+    came.current = phase;
+    if (isByItself && was === 'running' && phase === 'ready') goOn.current?.();
+  }, [phase, isByItself]);
+
+  const isShort = timer !== undefined && timer.mostSeconds <= shortSeconds;
+  const before = procedure.steps[index - 1];
+  return (
+    <section aria-label={procedure.title} className="mx-auto w-full max-w-2xl px-4 pb-6">
+      <p className="flex items-baseline justify-between gap-3 pt-3 text-small text-ink-2">
+        <span className="font-semibold text-ink">{procedure.title}</span>
+        <span>
+          step {index + 1} of {procedure.steps.length}
+        </span>
+      </p>
+      <Progress of={procedure.steps.length} at={index} />
+      <h2 className="mt-3 text-[26px] leading-tight font-semibold" aria-live="polite">
+        {step.text}
+      </h2>
+      {step.note && <p className="mt-1 text-ink-2">{step.note}</p>}
+      <ul className="mt-2 space-y-1.5">
+        {(step.caution ?? []).map((each) => (
+          <li key={each} className="flex items-center gap-2.5 text-small">
+            <CautionSign sign={cautionWords[each].sign} />
+            {cautionWords[each].words}
+          </li>
+        ))}
+      </ul>
+      <Missing {...props} missing={missing} onProveDead={onProveDead} />
+      {timer && (
+        <StepClock
+          timer={timer}
+          clock={clock}
+          title={`${procedure.title}: ${step.text}`}
+          timeZone={record.job.job.timeZone}
+        />
+      )}
+      {phase === 'waits' ? (
+        <Press isWhole={isShort} onPress={() => tapped(actions.tap)}>
+          Begin
+        </Press>
+      ) : (
+        <>
+          <StepWork
+            key={`${step.id} ${position.since}`}
+            {...props}
+            position={position}
+            isReady={!isTooEarly}
+            isWhole={isShort}
+            repeats={repeats}
+            onFinish={(...given) => void finish(...given)}
+          />
+          {needsWords && (
+            <label className="mt-3 block font-medium">
+              {isTooEarly ? 'Sooner than its least: why is it enough?' : 'What is to be seen now?'}
+              <input
+                className="field mt-1"
+                value={early}
+                maxLength={300}
+                onChange={(event) => setEarly(event.target.value)}
+              />
+            </label>
+          )}
+        </>
+      )}
+      {problem && (
+        <p role="alert" className="mt-3 border-l-4 border-rule pl-3 font-medium">
+          {problem}
+        </p>
+      )}
+      <div className="mt-5 grid grid-cols-3 gap-2">
+        <button
+          type="button"
+          className="button"
+          disabled={!before || isBusy}
+          onClick={() => before && void actions.back(before.id)}
+        >
+          Back
+        </button>
+        <button
+          type="button"
+          className="button"
+          disabled={step.skip === false || isBusy}
+          title={step.skip === false ? 'This step is not left out.' : undefined}
+          onClick={() => setLeaving('skip')}
+        >
+          Leave out
+        </button>
+        <button
+          type="button"
+          className="button border-2 border-heat font-semibold text-heat"
+          onClick={() => setLeaving('stop')}
+        >
+          Stop, make safe
+        </button>
+      </div>
+      {step.skip === false && (
+        <p className="mt-1 text-center text-small text-ink-2">This step is not left out.</p>
+      )}
+      <p className="mt-3 text-center">
+        <button type="button" className="button w-full" onClick={() => onOpen(undefined)}>
+          Put it down: other work goes on
+        </button>
+      </p>
+      <SkipDialog
+        isOpen={leaving === 'skip'}
+        only={typeof step.skip === 'string' ? step.skip : undefined}
+        onClose={() => setLeaving(undefined)}
+        onSkip={(reason) => {
+          setLeaving(undefined);
+          void actions.skip(reason);
+        }}
+      />
+      <StopDialog
+        isOpen={leaving === 'stop'}
+        {...{ state, run }}
+        onClose={() => setLeaving(undefined)}
+        onStop={async (reason) => {
+          setLeaving(undefined);
+          if (await actions.stop(reason)) onOpen(undefined);
+        }}
+      />
+    </section>
+  );
+}
+
+function tapped(tap: () => Promise<boolean>): void {
+  readySound();
+  void tap();
+}
+
+function Progress({ of, at }: { of: number; at: number }) {
+  return (
+    <div className="mt-1 flex gap-0.5" aria-hidden="true">
+      {Array.from({ length: of }, (_, k) => (
+        <span
+          key={k}
+          className={`h-1.5 flex-1 ${k < at ? 'bg-ink' : k === at ? 'bg-act' : 'bg-well'}`}
+        />
+      ))}
+    </div>
+  );
+}
+
+/** The one large button of a step. */
+export function Press({
+  isWhole,
+  disabled = false,
+  onPress,
+  children,
+}: {
+  readonly isWhole: boolean;
+  readonly disabled?: boolean;
+  onPress(): void;
+  readonly children: ReactNode;
+}) {
+  return (
+    <button
+      type="button"
+      className={`button button-act mt-4 w-full text-[22px] ${isWhole ? 'min-h-[38dvh]' : 'min-h-16'}`}
+      disabled={disabled}
+      onClick={onPress}
+    >
+      {children}
+    </button>
+  );
+}

@@ -1,0 +1,192 @@
+'use client';
+
+import { useState } from 'react';
+import {
+  wentThrough,
+  type Position,
+  type StepOutcome,
+  type UnstampedEntry,
+} from '@/core/procedures';
+import { ObservationAnswers } from '@/features/bench/observation-answers';
+import { SettingInput } from '@/features/repair/settings-fields';
+import { useFamily, useWords } from '@/features/record/family-context';
+import { clockTime } from '@/features/record/words';
+import { Tick } from '@/ui/marks';
+import { PartFitting } from './part-fitting';
+import { Press, type RunnerProps } from './runner';
+import { StepReading } from './step-reading';
+import { beginning, newRun } from './use-run';
+import { WireMap } from './wire-map';
+
+interface StepWorkProps extends RunnerProps {
+  readonly position: Position;
+  /** Its least time has passed, or it has none. */
+  readonly isReady: boolean;
+  readonly isWhole: boolean;
+  readonly repeats:
+    { readonly done: number; readonly must: boolean; readonly may: boolean } | undefined;
+  onFinish(outcome: StepOutcome, ...results: UnstampedEntry[]): void;
+}
+
+/** What a step asks of the hands: an answer, a reading, settings, a part, wires, another procedure, or one tap. */
+export function StepWork(props: StepWorkProps) {
+  const { position, record, state, run, system, isReady, isWhole, repeats, onFinish, onOpen } =
+    props;
+  const family = useFamily();
+  const words = useWords();
+  const { step } = position;
+  const checks = step.checks ?? [];
+  const own = checkFor(family, checks, run.repair);
+  const [chosen, setChosen] = useState<string>();
+  const check = own ?? chosen;
+
+  if (checks.length > 0 && check === undefined) {
+    return (
+      <div className="mt-3 grid gap-2" role="group" aria-label="Which one">
+        {checks.map((each) => (
+          <button
+            key={each}
+            type="button"
+            className="button min-h-14"
+            onClick={() => setChosen(each)}
+          >
+            {words.check(each)}
+          </button>
+        ))}
+      </div>
+    );
+  }
+  if (check !== undefined && family.catalogue.check(check)?.kind === 'reading') {
+    return <StepReading {...{ record, run, check, system, onFinish }} />;
+  }
+  if (check !== undefined) {
+    return (
+      <>
+        {!isReady && (
+          <p className="mt-2 text-small text-ink-2">Before its least time it needs a reason.</p>
+        )}
+        <ObservationAnswers
+          check={check}
+          onAnswer={(value) => onFinish({ result: value }, { kind: 'observation', check, value })}
+        />
+      </>
+    );
+  }
+  if (step.results) {
+    return (
+      <div className="mt-3 grid gap-3" role="group" aria-label="What came of it">
+        {step.results.map(({ is, words: label }) => (
+          <button
+            key={is}
+            type="button"
+            className="button min-h-16 border-2 border-act text-[20px] font-semibold text-act"
+            onClick={() => onFinish({ result: is })}
+          >
+            {label}
+          </button>
+        ))}
+      </div>
+    );
+  }
+  if (step.part !== undefined) {
+    return <PartFitting {...{ record, state, run, system, part: step.part, onFinish }} />;
+  }
+  if (step.wires !== undefined) {
+    return (
+      <WireMap
+        {...{ record, state, repair: run.repair, does: step.wires }}
+        onFinish={() => onFinish({})}
+      />
+    );
+  }
+  if (step.runs !== undefined) {
+    const inner = Object.values(state.runs).filter(
+      (each) => each.procedure === step.runs && each.startedAt >= position.since,
+    );
+    const going = inner.findLast((each) => each.ends === undefined);
+    const done = inner.findLast((each) => each.ends === wentThrough);
+    const title = words.procedure(step.runs);
+    // What it is run for may hold already: then it need not be gone through again.
+    const holds = step.needs !== undefined && Object.hasOwn(state.facts, step.needs);
+    return (
+      <>
+        {done && (
+          <p className="mt-3 flex items-center gap-2 font-semibold">
+            <Tick /> {title}, gone through at {clockTime(done.endedAt!, record.job.job.timeZone)}
+          </p>
+        )}
+        {!done && (
+          <Press
+            isWhole={false}
+            onPress={() => {
+              if (going) return onOpen(going.run);
+              const first = family.procedures.find((each) => each.id === step.runs)!.steps[0]!;
+              const next = newRun(step.runs!, { repair: run.repair, within: run.run });
+              void record
+                .append(beginning(next, first.id))
+                .then((isKept) => isKept && onOpen(next.run));
+            }}
+          >
+            {going ? `Go on: ${title}` : `Start: ${title}`}
+          </Press>
+        )}
+        <Press isWhole={false} disabled={!done && !holds} onPress={() => onFinish({})}>
+          Done
+        </Press>
+      </>
+    );
+  }
+  if (repeats && !repeats.must) {
+    return (
+      <div className="mt-3 grid gap-3">
+        <Press isWhole={false} onPress={() => onFinish({})}>
+          {step.repeat!.until}
+        </Press>
+        <button
+          type="button"
+          className="button min-h-14"
+          disabled={!repeats.may}
+          onClick={() => onFinish({ isAgain: true })}
+        >
+          {repeats.may ? 'Once more' : `${repeats.done} times: enough`}
+        </button>
+      </div>
+    );
+  }
+  const { setting } = step;
+  return (
+    <>
+      {setting &&
+        family.settings
+          .filter(({ id }) => setting.settings.includes(id))
+          .map((field) => (
+            <div key={field.id} className="mt-3">
+              <span className="font-medium">{field.label}</span>
+              <SettingInput
+                record={record}
+                field={field}
+                as={setting.as}
+                value={state.settings.get(field.id)?.[setting.as]}
+                system={system}
+              />
+            </div>
+          ))}
+      <Press isWhole={isWhole} onPress={() => onFinish({})}>
+        {repeats?.must ? `Done, ${repeats.done} of at least ${step.repeat!.times[0]}` : 'Done'}
+      </Press>
+    </>
+  );
+}
+
+/** Of several checks the one that reads the part of the repair at hand. */
+function checkFor(
+  family: ReturnType<typeof useFamily>,
+  checks: readonly string[],
+  repair: string | undefined,
+): string | undefined {
+  if (checks.length === 1) return checks[0];
+  if (repair === undefined) return undefined;
+  const readers = family.readersOf(repair, undefined);
+  const proof = family.repairs[repair]?.proof ?? [];
+  return checks.find((each) => readers?.check(each)) ?? checks.find((each) => proof.includes(each));
+}
