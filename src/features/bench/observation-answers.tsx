@@ -21,7 +21,7 @@ export function ObservationAnswers({
 }) {
   const family = useFamily();
   const words = useWords();
-  const values = family.check(check).values ?? [];
+  const values = family.catalogue.check(check)?.values ?? [];
   // Many stand side by side and scroll: what is to be done must stay in sight above them.
   const isMany = values.length > mostInOneColumn;
   return (

@@ -17,11 +17,13 @@ export interface StateBarProps {
   readonly isHearing: boolean;
   /** What is wrong with this device's own store, in words. */
   readonly trouble: string | undefined;
+  /** A run of a procedure that the page itself shows. */
+  readonly openRun?: string;
   onMakeSafe(): void;
 }
 
 /** Always on top: which job, how the power stands, what is open and lifted, what has not been sent. */
-export function StateBar({ job, state, isHearing, trouble, onMakeSafe }: StateBarProps) {
+export function StateBar({ job, state, isHearing, trouble, openRun, onMakeSafe }: StateBarProps) {
   const { site, unit, job: head } = job;
   const family = familyOfJob(job);
   const words = wordsOf(family);
@@ -74,7 +76,9 @@ export function StateBar({ job, state, isHearing, trouble, onMakeSafe }: StateBa
             </span>
           </div>
         )}
-        <RunningTimers job={job} state={state} />
+        <div className="order-last flex basis-full border-t border-edge empty:hidden lg:order-none lg:basis-auto lg:border-t-0">
+          <RunningTimers job={job} state={state} except={openRun} />
+        </div>
         <div className="order-last flex basis-full border-t border-edge empty:hidden lg:order-none lg:basis-auto lg:border-t-0">
           {!isHearing && <NotHearing />}
           <KeptNote jobId={head.id} />

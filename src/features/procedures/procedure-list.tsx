@@ -1,10 +1,13 @@
 'use client';
 
+import Link from 'next/link';
+import { useState } from 'react';
 import { gasWorkAllowed, type JobState, type ProcedureRun } from '@/core/job-file';
 import { positionOf, wentThrough, type Procedure } from '@/core/procedures';
 import { useFamily } from '@/features/record/family-context';
 import type { JobRecord } from '@/features/record/use-job-record';
 import { clockTime } from '@/features/record/words';
+import { Dialog } from '@/ui/dialog';
 import { readySound } from './due-sound';
 import { RunClock } from './running-timers';
 import { beginning, newRun } from './use-run';
@@ -27,9 +30,17 @@ export function ProcedureList({
   const repair = state.verdict?.repair ?? state.repairsDone.at(-1);
   const forRepair = family.procedures.filter((each) => repair && each.repairs?.includes(repair));
   const others = family.procedures.filter((each) => !forRepair.includes(each));
+  const [asking, setAsking] = useState<Procedure>();
   const start = (procedure: Procedure) => {
     readySound();
-    const run = newRun(procedure.id, forRepair.includes(procedure) ? { repair } : {});
+    if (forRepair.includes(procedure)) return begin(procedure, repair);
+    const repairs = dependsOnRepair(procedure) ? (procedure.repairs ?? []) : [];
+    if (repairs.length > 1) setAsking(procedure);
+    else begin(procedure, repairs[0]);
+  };
+  const begin = (procedure: Procedure, of: string | undefined) => {
+    setAsking(undefined);
+    const run = newRun(procedure.id, of === undefined ? {} : { repair: of });
     void record
       .append(beginning(run, procedure.steps[0]!.id))
       .then((isKept) => isKept && onOpen(run.run));
@@ -77,6 +88,35 @@ export function ProcedureList({
         />
       )}
       <List title="All" of={others} {...shared} />
+      <Dialog
+        title={asking?.title ?? ''}
+        isOpen={asking !== undefined}
+        onClose={() => setAsking(undefined)}
+      >
+        <div className="grid gap-2" role="group" aria-label="Which one">
+          {(asking?.repairs ?? []).map((each) => (
+            <button
+              key={each}
+              type="button"
+              className="button min-h-14"
+              onClick={() => begin(asking!, each)}
+            >
+              {family.repairs[each]!.order}
+            </button>
+          ))}
+        </div>
+      </Dialog>
+      <p className="mt-5 flex flex-wrap gap-2">
+        <Link href={`/jobs/${job.job.id}`} className="button">
+          Bench
+        </Link>
+        <Link href={`/jobs/${job.job.id}/repair`} className="button">
+          Repair
+        </Link>
+        <Link href={`/jobs/${job.job.id}/report`} className="button">
+          Report
+        </Link>
+      </p>
       {ended.length > 0 && (
         <section aria-labelledby="runs-ended" className="mt-4">
           <h3 id="runs-ended" className="font-semibold">
@@ -147,6 +187,10 @@ function minutesOf({ steps }: Procedure): string {
   const seconds = steps.reduce((sum, each) => sum + (each.seconds?.least ?? 0), 0);
   return seconds < 60 ? '' : `, ${Math.round(seconds / 60)} min of waiting`;
 }
+
+/** Its wires, its part or its readings are those of one repair or another. */
+const dependsOnRepair = ({ steps }: Procedure): boolean =>
+  steps.some(({ wires, part, checks = [] }) => wires || part || checks.length > 1);
 
 const titleOf = (procedures: readonly Procedure[], { procedure }: ProcedureRun): string =>
   procedures.find((each) => each.id === procedure)?.title ?? procedure;

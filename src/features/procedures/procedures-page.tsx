@@ -59,6 +59,7 @@ function Procedures({ initial, system }: { initial: JobFile; system: UnitSystem 
         state={state}
         isHearing={record.isHearing}
         trouble={record.trouble}
+        openRun={own}
         onMakeSafe={() => setProving(true)}
       />
       <main className="flex-1">

@@ -46,7 +46,7 @@ export function Runner({ position, ...props }: RunnerProps & { readonly position
   const family = useFamily();
   const { step, index } = position;
   const timer = timerOf(procedure, run, position);
-  const clock = useClock(timer?.startedAt !== undefined);
+  const clock = useClock(timer?.startedAt !== undefined, run.marks.at(-1)?.at);
   const phase = timer && timerPhase(timer, clock.now);
   const actions = runActions(family, record, state, procedure, run, position);
   const missing = missingFor(procedure, run, step, state);

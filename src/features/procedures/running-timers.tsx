@@ -19,7 +19,7 @@ export function RunClock({ run }: { run: ProcedureRun }) {
   const procedure = useFamily().procedures.find((each) => each.id === run.procedure);
   const position = procedure && positionOf(procedure, run);
   const timer = procedure && position && timerOf(procedure, run, position);
-  const { now } = useClock(timer?.startedAt !== undefined, 1000);
+  const { now } = useClock(timer?.startedAt !== undefined, run.marks.at(-1)?.at, 1000);
   return timer ? <Standing timer={timer} now={now} /> : null;
 }
 
@@ -45,10 +45,20 @@ function Standing({ timer, now }: { timer: StepTimer; now: number }) {
 }
 
 /** In the bar of every page of a job: what runs meanwhile, and when it is due. */
-export function RunningTimers({ job, state }: { job: JobFile; state: JobState | undefined }) {
+export function RunningTimers({
+  job,
+  state,
+  except,
+}: {
+  job: JobFile;
+  state: JobState | undefined;
+  except: string | undefined;
+}) {
   const { procedures } = familyOfJob(job);
-  const going = Object.values(state?.runs ?? {}).filter((each) => each.ends === undefined);
-  const { now } = useClock(going.length > 0, 1000);
+  const going = Object.values(state?.runs ?? {}).filter(
+    (each) => each.ends === undefined && each.run !== except,
+  );
+  const { now } = useClock(going.length > 0, lastOf(going), 1000);
   const clocks = going.flatMap((run) => {
     const procedure = procedures.find((each) => each.id === run.procedure);
     const position = procedure && positionOf(procedure, run);
@@ -73,3 +83,10 @@ export function RunningTimers({ job, state }: { job: JobFile; state: JobState | 
     );
   });
 }
+
+/** The last that was written of any of them. */
+const lastOf = (runs: readonly ProcedureRun[]): string | undefined =>
+  runs
+    .map(({ marks }) => marks.at(-1)!.at)
+    .sort()
+    .at(-1);

@@ -14,7 +14,7 @@ import { ReadingRuler } from '@/ui/reading-ruler';
 import type { RulerScale } from '@/ui/ruler-scale';
 import { handOutCalendar } from './calendar';
 import { ring } from './due-sound';
-import type { Clock } from './use-clock';
+import type { Clock, ClockJump } from './use-clock';
 
 /** A wait that is shorter needs no calendar. */
 const leastForCalendar = 120;
@@ -67,9 +67,7 @@ export function StepClock({
       />
       {clock.jump && timer.startedAt !== undefined && (
         <p role="alert" className="mt-1 border-l-4 border-rule pl-3 text-small font-medium">
-          {clock.jump.kind === 'back'
-            ? `The clock of this device went back by ${clockWords(clock.jump.seconds)}. What it shows may be too little: look before you go on.`
-            : `Nobody looked for ${clockWords(clock.jump.seconds)}, or the clock was set. Look before you go on.`}
+          {jumpWords(clock.jump)}
         </p>
       )}
       {due && phase === 'running' && least >= leastForCalendar && (
@@ -93,6 +91,17 @@ export function StepClock({
       )}
     </div>
   );
+}
+
+function jumpWords({ kind, seconds }: ClockJump): string {
+  switch (kind) {
+    case 'back':
+      return `The clock of this device went back by ${clockWords(seconds)}. What it shows may be too little: look before you go on.`;
+    case 'behind':
+      return `The clock of this device is ${clockWords(seconds)} behind the logbook. It counts from what was written last, so it may show too little.`;
+    case 'away':
+      return `Nobody looked for ${clockWords(seconds)}, or the clock was set. Look before you go on.`;
+  }
 }
 
 function phaseWords(phase: TimerPhase, { overdue, leastSeconds, startedAt }: StepTimer): string {

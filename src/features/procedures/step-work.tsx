@@ -139,13 +139,13 @@ export function StepWork(props: StepWorkProps) {
   if (repeats && !repeats.must) {
     return (
       <div className="mt-3 grid gap-3">
-        <Press isWhole={false} onPress={() => onFinish({})}>
+        <Press isWhole={false} disabled={!isReady} onPress={() => onFinish({})}>
           {step.repeat!.until}
         </Press>
         <button
           type="button"
           className="button min-h-14"
-          disabled={!repeats.may}
+          disabled={!repeats.may || !isReady}
           onClick={() => onFinish({ isAgain: true })}
         >
           {repeats.may ? 'Once more' : `${repeats.done} times: enough`}
