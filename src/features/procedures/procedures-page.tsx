@@ -12,6 +12,7 @@ import { JobFamily, useFamily, useWords } from '@/features/record/family-context
 import { useJobRecord, type JobRecord } from '@/features/record/use-job-record';
 import { Tick } from '@/ui/marks';
 import { WarningSign } from '@/ui/signs';
+import { NoisePanel } from './noise-panel';
 import { endWords, ProcedureList } from './procedure-list';
 import { Runner } from './runner';
 
@@ -111,19 +112,29 @@ function Shown({
           </p>
         )}
         <ProcedureList {...{ record, state }} onOpen={onOpen} />
+        <NoisePanel job={record.job} />
       </>
     );
   }
+  const isNoise = procedure.id === 'locate-noise';
   if (position) {
     return (
-      <Runner
-        key={`${run.run} ${position.step.id} ${position.since}`}
-        {...props}
-        {...{ procedure, run, position }}
-      />
+      <>
+        <Runner
+          key={`${run.run} ${position.step.id} ${position.since}`}
+          {...props}
+          {...{ procedure, run, position }}
+        />
+        {isNoise && <NoisePanel job={record.job} />}
+      </>
     );
   }
-  return <Ended {...props} run={run} title={procedure.title} />;
+  return (
+    <>
+      <Ended {...props} run={run} title={procedure.title} />
+      {isNoise && <NoisePanel job={record.job} />}
+    </>
+  );
 }
 
 function Ended({

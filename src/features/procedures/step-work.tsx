@@ -14,6 +14,7 @@ import { clockTime } from '@/features/record/words';
 import { Tick } from '@/ui/marks';
 import { PartFitting } from './part-fitting';
 import { Press, type RunnerProps } from './runner';
+import { RodPlaces } from './rod-places';
 import { StepReading } from './step-reading';
 import { beginning, newRun } from './use-run';
 import { WireMap } from './wire-map';
@@ -58,6 +59,13 @@ export function StepWork(props: StepWorkProps) {
   }
   if (check !== undefined && family.catalogue.check(check)?.kind === 'reading') {
     return <StepReading {...{ record, run, check, system, onFinish }} />;
+  }
+  if (check === 'noise-where') {
+    return (
+      <RodPlaces
+        onAnswer={(value) => onFinish({ result: value }, { kind: 'observation', check, value })}
+      />
+    );
   }
   if (check !== undefined) {
     return (
