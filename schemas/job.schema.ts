@@ -313,6 +313,8 @@ export const jobSchema: Schema = {
           serial: text(),
           manufactured: text(20),
           installed: text(20),
+          /** When each service was last done before this job, as far as the firm knows. */
+          served: { type: 'object', additionalProperties: time, maxProperties: 40 },
         },
       ),
       entries: listOf(ref('entry'), 20_000),

@@ -117,6 +117,8 @@ const step: Schema = {
         until: text(60),
       }),
       branch: listOf(branch, 6),
+      /** Only where this way of a school is gone. */
+      way: object({ school: name, is: name }),
       /** Only on units on mains volts, or that burn gas. */
       only: oneOf('mains', 'gas'),
     },

@@ -4,6 +4,7 @@ import { questionWords } from '@/core/search';
 import { countJobs, listJobs } from '@/database/jobs';
 import { jobsOnPage } from '@/features/today/job-pages';
 import { Today } from '@/features/today/today';
+import { dueUnits } from '@/server/service-due';
 import { inFirm, readSession } from '@/server/session';
 
 export default async function Page({ searchParams }: PageProps<'/'>) {
@@ -19,6 +20,10 @@ export default async function Page({ searchParams }: PageProps<'/'>) {
       counts: await countJobs(transaction, words),
       open: await part(true, open),
       closed: await part(false, closed),
+      due:
+        words.length === 0 && session
+          ? await dueUnits(transaction, new Date(), session.organisation.intervals)
+          : [],
     };
   });
   if (!session || !found) redirect('/setup');
@@ -28,6 +33,7 @@ export default async function Page({ searchParams }: PageProps<'/'>) {
       session={session}
       open={{ rows: found.open, count: counts.open, page: open }}
       closed={{ rows: found.closed, count: counts.closed, page: closed }}
+      due={found.due}
       waitingCount={counts.waiting}
       find={find}
       now={new Date()}

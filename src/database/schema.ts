@@ -13,6 +13,8 @@ import {
 } from 'drizzle-orm/pg-core';
 import type { CodePack } from '../core/codes';
 import type { Entry, JobFile, Plate, Services } from '../core/job-file';
+import type { FirmPrices } from '../core/replacement';
+import type { FirmIntervals, LastServed } from '../core/service';
 import type { Standing } from './standing';
 
 /**
@@ -31,6 +33,9 @@ export const organisations = pgTable('organisations', {
   timeZone: text('time_zone').notNull(),
   /** Which way the firm goes where good practitioners disagree, by school; the usual way where it says nothing. */
   schools: jsonb('schools').$type<Readonly<Record<string, string>>>().notNull().default({}),
+  /** Months after which a service is due, where the firm has its own. */
+  intervals: jsonb('intervals').$type<FirmIntervals>().notNull().default({}),
+  prices: jsonb('prices').$type<FirmPrices>().notNull().default({}),
   createdAt: instant('created_at').notNull().defaultNow(),
 });
 
@@ -93,6 +98,10 @@ export const units = pgTable(
     manufactured: text('manufactured'),
     installed: text('installed'),
     plate: jsonb('plate').$type<Plate>().notNull(),
+    /** When each service was last done, over all jobs on it. */
+    served: jsonb('served').$type<LastServed>().notNull().default({}),
+    /** When the first of them is due: for the list of what comes due. */
+    nextDue: instant('next_due'),
   },
   (table) => [
     primaryKey({ columns: [table.organisationId, table.id] }),
@@ -101,6 +110,7 @@ export const units = pgTable(
       foreignColumns: [sites.organisationId, sites.id],
     }),
     index('units_by_site').on(table.organisationId, table.siteId),
+    index('units_due').on(table.organisationId, table.nextDue),
   ],
 );
 

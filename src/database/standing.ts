@@ -13,6 +13,10 @@ export interface Standing {
   /** What ended the diagnosis, above everything else: smelled gas. */
   readonly stop?: string;
   readonly liftedWires: number;
+  /** Parts that are needed or ordered and not in yet. */
+  readonly parts?: readonly string[];
+  /** When each service was last done on this job. */
+  readonly served?: Readonly<Record<string, string>>;
   /** False while suspects and next check are those from before the last entries, or not worked out yet. */
   readonly isSettled?: false;
 }

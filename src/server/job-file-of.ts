@@ -67,6 +67,7 @@ export const unitOf = (unit: Unit): JobFile['unit'] => ({
     installed: unit.installed,
   }),
   plate: unit.plate,
+  ...(Object.keys(unit.served).length > 0 ? { served: { ...unit.served } } : {}),
 });
 
 /** Whose job it is first, then everybody who wrote in its logbook, then those that its file named. */

@@ -1,13 +1,13 @@
-import { partReadingSchool } from '../core/job-diagnosis';
 import { pointerPart } from '../core/job-file';
+import { schools as all } from '../core/schools';
 import type { FirmTransaction } from '../database/client';
 import { updateSchools } from '../database/technicians';
 import { Refused } from './errors';
 
 /** The schools that there are, each with its ways. */
-const known: ReadonlyMap<string, readonly string[]> = new Map([
-  [partReadingSchool.id, [partReadingSchool.on, partReadingSchool.off]],
-]);
+const known: ReadonlyMap<string, readonly string[]> = new Map(
+  all.map(({ id, ways }) => [id, ways.map((each) => each.id)]),
+);
 
 /**
  * Sets which way the firm goes, by school.

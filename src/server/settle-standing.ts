@@ -5,6 +5,7 @@ import { settleStandingOf } from '../database/jobs';
 import { NotFound } from './errors';
 import { logFault } from './log';
 import { readJobFile } from './read-job';
+import { settleServed } from './service-due';
 import { inThread } from './threads';
 
 /**
@@ -78,7 +79,10 @@ async function settle({ database, organisationId, jobId }: Wanted): Promise<void
     readJobFile(transaction, jobId),
   );
   const standing = await inThread('background', (service) => service.standingOf(job));
-  await asFirm(database, organisationId, (transaction) =>
-    settleStandingOf(transaction, jobId, standing),
-  );
+  await asFirm(database, organisationId, async (transaction) => {
+    await settleStandingOf(transaction, jobId, standing);
+    if (job.unit.id !== undefined) {
+      await settleServed(transaction, job.unit.id, standing.served ?? {});
+    }
+  });
 }

@@ -1,6 +1,7 @@
 import { familyOfJob } from '../core/appliances/all';
 import { diagnoseJob } from '../core/job-diagnosis';
 import { foldEntries, lastVerdict, type JobFile, type JobState } from '../core/job-file';
+import { servedOn } from '../core/service';
 import type { Stage, Standing } from '../database/standing';
 
 /** What a job stands at, worked out from its file. */
@@ -9,6 +10,7 @@ export function standingOf(job: JobFile): Standing {
   const stored = lastVerdict(state)?.suspects;
   return {
     ...recorded(job.entries.length, state, answer.decided),
+    served: servedOn(job, familyOfJob(job)),
     // Once acted on, the verdict is the one that was acted on; later proof does not rewrite it.
     suspects: (stored ?? answer.suspects)
       .slice(0, 4)
@@ -52,6 +54,10 @@ const recorded = (entryCount: number, state: JobState, decided: boolean) => ({
   reason: state.status?.reason,
   recheckBy: state.status?.recheckBy,
   liftedWires: state.lifted.length,
+  parts: [...state.parts]
+    .filter(([, action]) => action === 'needed' || action === 'ordered')
+    .map(([part, action]) => `${part} (${action})`)
+    .slice(0, 6),
 });
 
 function stageOf(entryCount: number, state: JobState, decided: boolean): Stage {

@@ -45,6 +45,7 @@ import {
 import type { OpenDiagnosis } from './open-diagnosis';
 import { compiledFor } from './tables';
 import { stopNow } from './stop';
+import { leftOutBy } from '../schools';
 import { mostDirectMinutes, readsPartsFirst, unreadPart, type UnreadPart } from './unread-part';
 
 export const engineVersion = 'ohmmeter-0.3.0';
@@ -128,6 +129,7 @@ function answerOf(
 ): Diagnosis {
   const { family, parameters, tables, courses, belief, standing, state, walked } = open;
   const stop = stopNow(family, job, walked);
+  const leftOut = leftOutBy(job.constraints?.schools);
   const whole = family.planStart(state, limitsOf(job), parameters, open.plate);
   const start = {
     ...whole,
@@ -135,7 +137,9 @@ function answerOf(
       ? []
       : whole.candidates.filter(
           ({ checkId }) =>
-            !family.isBarred(checkId, job.complaint) && isWayOpen(family, checkId, state),
+            !leftOut.has(checkId) &&
+            !family.isBarred(checkId, job.complaint) &&
+            isWayOpen(family, checkId, state),
         ),
   };
   const planned = plannedKeys(family, walked, state.repairsDone);

@@ -1,4 +1,4 @@
-import type { Entry } from '../job-file';
+import { effectiveEntries, type Entry, type JobFile } from '../job-file';
 import type { WorkedUnit } from '../procedures';
 import type { Circumstance, CountedFrom, FirmIntervals, Service } from './intervals';
 import { services } from './intervals';
@@ -179,4 +179,56 @@ export function monthsAfter(iso: string, months: number): Date {
   const last = new Date(Date.UTC(date.getUTCFullYear(), date.getUTCMonth() + 1, 0)).getUTCDate();
   date.setUTCDate(Math.min(day, last));
   return date;
+}
+
+/** A family as far as what comes due depends on it. */
+export interface ServedFamily {
+  readonly burnsGas: boolean;
+  readonly deadPoints: readonly unknown[];
+  readonly procedures: readonly { readonly id: string; readonly keyStep?: string }[];
+}
+
+/** When each service was last done on a job itself. */
+export const servedOn = (job: Pick<JobFile, 'entries'>, { procedures }: ServedFamily): LastServed =>
+  lastServed(
+    effectiveEntries(job.entries),
+    Object.fromEntries(procedures.map(({ id, keyStep }) => [id, keyStep])),
+  );
+
+/** What is due on the unit of a job, with what the firm knows from before and what this logbook says. */
+export function dueOfJob(
+  job: Pick<JobFile, 'entries' | 'unit' | 'site' | 'complaint'>,
+  family: ServedFamily,
+  now: Date,
+  intervals: FirmIntervals = {},
+): DueService[] {
+  const { unit } = job;
+  return dueServices(
+    {
+      isMains: family.deadPoints.length > 0,
+      burnsGas: family.burnsGas,
+      installed: unit.installed,
+      last: laterOf(unit.served ?? {}, servedOn(job, family)),
+      circumstances: circumstancesOf(job),
+    },
+    now,
+    intervals,
+  );
+}
+
+function circumstancesOf({
+  site,
+  complaint,
+  entries,
+}: Pick<JobFile, 'site' | 'complaint' | 'entries'>): ReadonlySet<Circumstance> {
+  const found = new Set<Circumstance>();
+  const hardness = site?.water?.hardness?.toLowerCase() ?? '';
+  if (/hard|well/.test(hardness)) found.add('hard-or-well-water');
+  if (hardness.includes('soft')) found.add('softened-water');
+  if (complaint?.answers?.lint === 'yes') found.add('laundry');
+  const anode = entries.findLast(
+    (each) => each.kind === 'observation' && each.check === 'anode-look',
+  );
+  if (anode?.kind === 'observation' && anode.value === 'worn') found.add('worn-was-seen');
+  return found;
 }

@@ -2,13 +2,12 @@
 
 import { useState } from 'react';
 import { instrumentKinds } from '@/core/appliances';
-import { partReadingSchool, readsPartsFirst } from '@/core/job-diagnosis';
 import { gasWorkAllowed, liveWorkAllowed, type Constraints } from '@/core/job-file';
 import { useFamily } from '@/features/record/family-context';
 import type { JobRecord } from '@/features/record/use-job-record';
 import { Choice } from '@/ui/choice';
 import { Dialog } from '@/ui/dialog';
-import { SchoolChoice } from '@/features/record/school-choice';
+import { SchoolChoices } from '@/features/record/school-choice';
 
 const instrumentWords: Readonly<Record<string, string>> = {
   multimeter: 'meter',
@@ -83,16 +82,9 @@ export function LimitsDialog({ record, onClose }: { record: JobRecord; onClose()
           },
         ]}
       />
-      <SchoolChoice
-        chosen={readsPartsFirst(record.job)}
-        onChoose={(readsFirst) =>
-          void set({
-            schools: {
-              ...constraints.schools,
-              [partReadingSchool.id]: readsFirst ? partReadingSchool.on : partReadingSchool.off,
-            },
-          })
-        }
+      <SchoolChoices
+        chosen={constraints.schools}
+        onChoose={(school, way) => void set({ schools: { ...constraints.schools, [school]: way } })}
       />
       <Choice
         label="A wrong verdict costs"

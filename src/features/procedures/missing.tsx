@@ -6,7 +6,7 @@ import { useFamily, useWords } from '@/features/record/family-context';
 import { capital } from '@/features/record/words';
 import type { NewEntry } from '@/features/record/use-job-record';
 import { beginning, newRun } from './use-run';
-import type { RunnerProps } from './runner';
+import type { RunnerProps } from './run-props';
 
 /** What has to hold for a step and does not, each with the way to it. */
 export function Missing({

@@ -3,23 +3,27 @@
 import Link from 'next/link';
 import { useState } from 'react';
 import { gasWorkAllowed, type JobState, type ProcedureRun } from '@/core/job-file';
-import { positionOf, wentThrough, type Procedure } from '@/core/procedures';
+import { positionOf, stoppedEntry, wentThrough, type Procedure } from '@/core/procedures';
+import type { FirmIntervals } from '@/core/service';
 import { useFamily } from '@/features/record/family-context';
-import type { JobRecord } from '@/features/record/use-job-record';
+import type { JobRecord, NewEntry } from '@/features/record/use-job-record';
 import { clockTime } from '@/features/record/words';
-import { Dialog } from '@/ui/dialog';
+import { DueList } from './due-list';
 import { readySound } from './due-sound';
 import { RunClock } from './running-timers';
+import { StartDialog } from './start-dialog';
 import { beginning, newRun } from './use-run';
 
 /** What goes on, what the repair at hand asks for, and everything else that can be done step by step. */
 export function ProcedureList({
   record,
   state,
+  intervals,
   onOpen,
 }: {
   record: JobRecord;
   state: JobState;
+  intervals: FirmIntervals;
   onOpen(run: string): void;
 }) {
   const family = useFamily();
@@ -31,19 +35,27 @@ export function ProcedureList({
   const forRepair = family.procedures.filter((each) => repair && each.repairs?.includes(repair));
   const others = family.procedures.filter((each) => !forRepair.includes(each));
   const [asking, setAsking] = useState<Procedure>();
+  const repairsOf = (procedure: Procedure): readonly string[] =>
+    forRepair.includes(procedure)
+      ? [repair!]
+      : dependsOnRepair(procedure)
+        ? (procedure.repairs ?? [])
+        : [];
   const start = (procedure: Procedure) => {
     readySound();
-    if (forRepair.includes(procedure)) return begin(procedure, repair);
-    const repairs = dependsOnRepair(procedure) ? (procedure.repairs ?? []) : [];
-    if (repairs.length > 1) setAsking(procedure);
+    const repairs = repairsOf(procedure);
+    if (procedure.school !== undefined || repairs.length > 1) setAsking(procedure);
     else begin(procedure, repairs[0]);
   };
-  const begin = (procedure: Procedure, of: string | undefined) => {
+  const begin = (procedure: Procedure, of: string | undefined, leftBecause?: string) => {
     setAsking(undefined);
     const run = newRun(procedure.id, of === undefined ? {} : { repair: of });
-    void record
-      .append(beginning(run, procedure.steps[0]!.id))
-      .then((isKept) => isKept && onOpen(run.run));
+    const first = procedure.steps[0]!.id;
+    const entries = [
+      beginning(run, first),
+      ...(leftBecause === undefined ? [] : [stoppedEntry(run, first, leftBecause) as NewEntry]),
+    ];
+    void record.append(...entries).then((isKept) => isKept && onOpen(run.run));
   };
   const shared = { onStart: start, mayGas: gasWorkAllowed(job) };
   return (
@@ -87,25 +99,23 @@ export function ProcedureList({
           {...shared}
         />
       )}
+      <DueList
+        {...{ job, intervals }}
+        onStart={(id) => {
+          const procedure = family.procedures.find((each) => each.id === id);
+          if (procedure) start(procedure);
+        }}
+      />
       <List title="All" of={others} {...shared} />
-      <Dialog
-        title={asking?.title ?? ''}
-        isOpen={asking !== undefined}
-        onClose={() => setAsking(undefined)}
-      >
-        <div className="grid gap-2" role="group" aria-label="Which one">
-          {(asking?.repairs ?? []).map((each) => (
-            <button
-              key={each}
-              type="button"
-              className="button min-h-14"
-              onClick={() => begin(asking!, each)}
-            >
-              {family.repairs[each]!.order}
-            </button>
-          ))}
-        </div>
-      </Dialog>
+      {asking && (
+        <StartDialog
+          procedure={asking}
+          repairs={repairsOf(asking)}
+          {...{ record }}
+          onClose={() => setAsking(undefined)}
+          onStart={(of, leftBecause) => begin(asking, of, leftBecause)}
+        />
+      )}
       <p className="mt-5 flex flex-wrap gap-2">
         <Link href={`/jobs/${job.job.id}`} className="button">
           Bench

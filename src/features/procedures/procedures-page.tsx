@@ -5,6 +5,7 @@ import { useMemo, useState } from 'react';
 import { foldEntries, type JobFile, type JobState } from '@/core/job-file';
 import { positionOf } from '@/core/procedures';
 import type { UnitSystem } from '@/core/quantities';
+import type { FirmIntervals } from '@/core/service';
 import { ProveDeadDialog } from '@/features/bench/prove-dead-dialog';
 import { StateBar } from '@/features/bench/state-bar';
 import { useProofEnd } from '@/features/bench/use-proof-end';
@@ -17,15 +18,27 @@ import { endWords, ProcedureList } from './procedure-list';
 import { Runner } from './runner';
 
 /** Work step by step: the list, or the run that the address names. It needs no diagnosis, and no signal. */
-export function ProceduresPage({ initial, system }: { initial: JobFile; system: UnitSystem }) {
+export function ProceduresPage(props: {
+  initial: JobFile;
+  system: UnitSystem;
+  intervals: FirmIntervals;
+}) {
   return (
-    <JobFamily job={initial}>
-      <Procedures initial={initial} system={system} />
+    <JobFamily job={props.initial}>
+      <Procedures {...props} />
     </JobFamily>
   );
 }
 
-function Procedures({ initial, system }: { initial: JobFile; system: UnitSystem }) {
+function Procedures({
+  initial,
+  system,
+  intervals,
+}: {
+  initial: JobFile;
+  system: UnitSystem;
+  intervals: FirmIntervals;
+}) {
   const record = useJobRecord(initial);
   const { job, append } = record;
   const family = useFamily();
@@ -66,7 +79,7 @@ function Procedures({ initial, system }: { initial: JobFile; system: UnitSystem 
       <main className="flex-1">
         {record.isReady ? (
           <Shown
-            {...{ record, state, system }}
+            {...{ record, state, system, intervals }}
             run={own}
             onOpen={open}
             onProveDead={() => setProving(true)}
@@ -94,6 +107,7 @@ function Shown({
   record: JobRecord;
   state: JobState;
   system: UnitSystem;
+  intervals: FirmIntervals;
   run: string | undefined;
   onOpen(run: string | undefined): void;
   onProveDead(): void;
@@ -111,7 +125,7 @@ function Shown({
             That run is not on this job, or has not reached this device.
           </p>
         )}
-        <ProcedureList {...{ record, state }} onOpen={onOpen} />
+        <ProcedureList {...{ record, state }} intervals={props.intervals} onOpen={onOpen} />
         <NoisePanel job={record.job} />
       </>
     );

@@ -1,7 +1,6 @@
 'use client';
 
-import { useEffect, useRef, useState, type ReactNode } from 'react';
-import type { JobState, ProcedureRun } from '@/core/job-file';
+import { useEffect, useRef, useState } from 'react';
 import {
   cautionWords,
   elapsedSeconds,
@@ -10,16 +9,16 @@ import {
   timerOf,
   timerPhase,
   type Position,
-  type Procedure,
   type StepOutcome,
   type UnstampedEntry,
 } from '@/core/procedures';
-import type { UnitSystem } from '@/core/quantities';
+import { schools, wayOf } from '@/core/schools';
 import { useFamily } from '@/features/record/family-context';
-import type { JobRecord } from '@/features/record/use-job-record';
 import { CautionSign } from '@/ui/signs';
 import { readySound } from './due-sound';
 import { Missing } from './missing';
+import { Press } from './press';
+import type { RunnerProps } from './run-props';
 import { SkipDialog, StopDialog } from './leave-dialogs';
 import { StepClock } from './step-timer';
 import { StepWork } from './step-work';
@@ -28,17 +27,6 @@ import { runActions } from './use-run';
 
 /** A step that is over sooner than this has the whole screen for its button, in seconds. */
 const shortSeconds = 10;
-
-export interface RunnerProps {
-  readonly record: JobRecord;
-  readonly state: JobState;
-  readonly procedure: Procedure;
-  readonly run: ProcedureRun;
-  readonly system: UnitSystem;
-  onProveDead(): void;
-  /** Goes to another run, or to the list. */
-  onOpen(run: string | undefined): void;
-}
 
 /** One step, large: what to do, what may hurt, its clock, what is to be recorded, and the ways on. */
 export function Runner({ position, ...props }: RunnerProps & { readonly position: Position }) {
@@ -104,6 +92,9 @@ export function Runner({ position, ...props }: RunnerProps & { readonly position
     if (isByItself && was === 'running' && phase === 'ready') goOn.current?.();
   }, [phase, isByItself]);
 
+  const school = step.way && schools.find(({ id }) => id === step.way!.school);
+  const ways = record.job.constraints?.schools;
+  const isOtherWay = school !== undefined && wayOf(school, ways).id !== step.way!.is;
   const isShort = timer !== undefined && timer.mostSeconds <= shortSeconds;
   const before = procedure.steps[index - 1];
   return (
@@ -135,6 +126,20 @@ export function Runner({ position, ...props }: RunnerProps & { readonly position
           title={`${procedure.title}: ${step.text}`}
           timeZone={record.job.job.timeZone}
         />
+      )}
+      {isOtherWay && (
+        <>
+          <p className="mt-3 font-medium">
+            {school!.question}: {wayOf(school!, ways).label}, on this job.{' '}
+            {wayOf(school!, ways).why}
+          </p>
+          <Press
+            isWhole={false}
+            onPress={() => void actions.skip(`${wayOf(school!, ways).label}: house rule`)}
+          >
+            Leave it out
+          </Press>
+        </>
       )}
       {phase === 'waits' ? (
         <Press isWhole={isShort} onPress={() => tapped(actions.tap)}>
@@ -240,29 +245,5 @@ function Progress({ of, at }: { of: number; at: number }) {
         />
       ))}
     </div>
-  );
-}
-
-/** The one large button of a step. */
-export function Press({
-  isWhole,
-  disabled = false,
-  onPress,
-  children,
-}: {
-  readonly isWhole: boolean;
-  readonly disabled?: boolean;
-  onPress(): void;
-  readonly children: ReactNode;
-}) {
-  return (
-    <button
-      type="button"
-      className={`button button-act mt-4 w-full text-[22px] ${isWhole ? 'min-h-[38dvh]' : 'min-h-16'}`}
-      disabled={disabled}
-      onClick={onPress}
-    >
-      {children}
-    </button>
   );
 }

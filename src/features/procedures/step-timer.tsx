@@ -12,7 +12,7 @@ import {
 import { clockTime } from '@/features/record/words';
 import { ReadingRuler } from '@/ui/reading-ruler';
 import type { RulerScale } from '@/ui/ruler-scale';
-import { handOutCalendar } from './calendar';
+import { handOutCalendar } from '@/features/service/hand-out-calendar';
 import { ring } from './due-sound';
 import type { Clock, ClockJump } from './use-clock';
 

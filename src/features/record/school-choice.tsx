@@ -1,21 +1,46 @@
+import { schools, wayOf, type ChosenWays, type School } from '@/core/schools';
 import { Choice } from '@/ui/choice';
 
-/** The two ways before a part is fitted, each with its reason. */
+/** The two ways of a school, each with its reason. */
 export function SchoolChoice({
+  school,
   chosen,
   onChoose,
 }: {
-  chosen: boolean;
-  onChoose(readsFirst: boolean): void;
+  school: School;
+  chosen: ChosenWays;
+  onChoose(way: string): void;
 }) {
+  const own = wayOf(school, chosen);
   return (
     <Choice
-      label="Before a part is fitted"
-      why="Read it itself: a minute more, and no part is fitted that nobody has touched. Trust the others: what the rest of the circuit reads can leave only one part."
-      options={[
-        { label: 'read it itself', isChosen: chosen, onChoose: () => onChoose(true) },
-        { label: 'trust the others', isChosen: !chosen, onChoose: () => onChoose(false) },
-      ]}
+      label={school.question}
+      why={school.ways
+        .map(({ label, why }) => `${label[0]!.toUpperCase()}${label.slice(1)}: ${why}`)
+        .join(' ')}
+      options={school.ways.map(({ id, label }) => ({
+        label,
+        isChosen: own.id === id,
+        onChoose: () => onChoose(id),
+      }))}
     />
   );
+}
+
+/** Every school. */
+export function SchoolChoices({
+  chosen,
+  onChoose,
+}: {
+  chosen: ChosenWays;
+  onChoose(school: string, way: string): void;
+}) {
+  return schools.map((each) => (
+    <SchoolChoice
+      key={each.id}
+      school={each}
+      chosen={chosen}
+      onChoose={(way) => onChoose(each.id, way)}
+    />
+  ));
 }

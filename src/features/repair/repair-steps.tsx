@@ -10,10 +10,17 @@ import { capital, terminalName } from '@/features/record/words';
 import { Tick } from '@/ui/marks';
 import { CautionSign } from '@/ui/signs';
 import { PartList } from './part-list';
+import { ReplaceFigures } from './replace-figures';
 import type { StageProps } from './stage-props';
 
 /** The repair with its cautions, parts, wires and steps. */
-export function RepairSteps({ record, answer, repair, system }: StageProps & { repair: string }) {
+export function RepairSteps({
+  record,
+  answer,
+  repair,
+  system,
+  firm,
+}: StageProps & { repair: string }) {
   const { append } = record;
   const { state } = answer;
   const family = useFamily();
@@ -95,6 +102,13 @@ export function RepairSteps({ record, answer, repair, system }: StageProps & { r
             </Link>
           ))}
         </p>
+      )}
+      {repair !== 'none-in-unit' && (
+        <ReplaceFigures
+          {...{ record, repair }}
+          prices={firm.prices ?? {}}
+          intervals={firm.intervals ?? {}}
+        />
       )}
       <h3 className="mt-3 font-semibold">Steps</h3>
       <ol className="list-decimal space-y-1 pl-5">

@@ -13,11 +13,19 @@ import { Closing } from './closing';
 import { ProofList } from './proof-list';
 import { RepairSteps } from './repair-steps';
 import { SettingsFields } from './settings-fields';
-import type { StageProps } from './stage-props';
+import type { FirmTerms, StageProps } from './stage-props';
 import { VerdictSection } from './verdict-section';
 
 /** From the verdict through the repair to its proof, and the closing of the job. */
-export function RepairPage({ initial, system }: { initial: JobFile; system: UnitSystem }) {
+export function RepairPage({
+  initial,
+  system,
+  firm,
+}: {
+  initial: JobFile;
+  system: UnitSystem;
+  firm: FirmTerms;
+}) {
   const record = useJobRecord(initial);
   const { job, isReady, append } = record;
   const { answer } = useBenchAnswer(job, isReady, undefined);
@@ -34,7 +42,7 @@ export function RepairPage({ initial, system }: { initial: JobFile; system: Unit
           onMakeSafe={() => setProving(true)}
         />
         {answer ? (
-          <Stages record={record} answer={answer} system={system} />
+          <Stages record={record} answer={answer} system={system} firm={firm} />
         ) : (
           <p className="p-5 text-lead" role="status">
             Working out the verdict

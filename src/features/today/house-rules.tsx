@@ -2,8 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { partReadingSchool } from '@/core/job-diagnosis';
-import { SchoolChoice } from '@/features/record/school-choice';
+import { SchoolChoices } from '@/features/record/school-choice';
 import { Dialog } from '@/ui/dialog';
 
 /** Which way the firm goes where good practitioners disagree; a job may still say otherwise. */
@@ -11,13 +10,12 @@ export function HouseRules({ schools }: { schools: Readonly<Record<string, strin
   const router = useRouter();
   const [isOpen, setOpen] = useState(false);
   const [problem, setProblem] = useState<string>();
-  const choose = async (readsFirst: boolean) => {
-    const way = readsFirst ? partReadingSchool.on : partReadingSchool.off;
+  const choose = async (school: string, way: string) => {
     try {
       const response = await fetch('/api/firm/schools', {
         method: 'PUT',
         headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({ ...schools, [partReadingSchool.id]: way }),
+        body: JSON.stringify({ ...schools, [school]: way }),
       });
       const answer = (await response.json()) as { message?: string };
       setProblem(response.ok ? undefined : (answer.message ?? 'Not taken.'));
@@ -35,10 +33,7 @@ export function HouseRules({ schools }: { schools: Readonly<Record<string, strin
         <p className="mb-3">
           Where good practitioners disagree, the firm goes one way. A job may say otherwise.
         </p>
-        <SchoolChoice
-          chosen={schools[partReadingSchool.id] !== partReadingSchool.off}
-          onChoose={(readsFirst) => void choose(readsFirst)}
-        />
+        <SchoolChoices chosen={schools} onChoose={(school, way) => void choose(school, way)} />
         {problem && (
           <p role="alert" className="border-l-4 border-rule pl-3 font-medium">
             {problem}

@@ -20,6 +20,8 @@ import { PageBar } from '@/ui/page-bar';
 import { PatternDefinitions, SuspectStrip } from '@/ui/patterns';
 import { StageTrack } from '@/ui/stage-track';
 import { KeptNote } from '@/features/device/kept-note';
+import type { DueUnit } from '@/server/service-due';
+import { DueUnits } from './due-units';
 import { FindJobs } from './find-jobs';
 import { HouseRules } from './house-rules';
 import { ImportButton } from './import-button';
@@ -47,6 +49,8 @@ export interface TodayProps {
   readonly theme: string | undefined;
   /** When the list was last got from the server, where it is not from there now. */
   readonly keptAt?: number;
+  /** Units whose service comes due; none where only the server knows. */
+  readonly due?: readonly DueUnit[];
   /** Above the lists. */
   readonly before?: ReactNode;
 }
@@ -61,6 +65,7 @@ export function Today({
   now,
   theme,
   keptAt,
+  due = [],
   before,
 }: TodayProps) {
   const { organisation, technicians, technician } = session;
@@ -77,6 +82,9 @@ export function Today({
             <HouseRules schools={organisation.schools} />
             <Link href="/codes" className="button">
               Codes
+            </Link>
+            <Link href="/service" className="button">
+              Service
             </Link>
           </div>
           <TechnicianChoice
@@ -129,6 +137,7 @@ export function Today({
           <>
             <JobList title="Open" jobs={open.rows} {...shared} />
             <JobPages title="Open" list="open" {...open} pages={pages} />
+            {find === '' && <DueUnits units={due} timeZone={organisation.timeZone} />}
             {closed.rows.length > 0 && <JobList title="Closed" jobs={closed.rows} {...shared} />}
             <JobPages title="Closed" list="closed" {...closed} pages={pages} />
           </>
@@ -302,6 +311,9 @@ function JobRow({
           )}
           {standing.isSettled === false && standing.stage !== 'closed' && (
             <span className="block text-small">being worked out</span>
+          )}
+          {(standing.parts?.length ?? 0) > 0 && standing.stage !== 'closed' && (
+            <span className="block text-small">Waits for: {standing.parts!.join(', ')}</span>
           )}
           {standing.liftedWires > 0 && standing.stage !== 'closed' && (
             <span className="mr-3 text-small font-medium lg:block">

@@ -36,8 +36,17 @@ export function KeptJobPage({
     [opened, number, technician, organisation],
   );
   const system = organisation.unitSystem;
-  if (page === 'repair') return <RepairPage initial={initial} system={system} />;
-  if (page === 'procedures') return <ProceduresPage initial={initial} system={system} />;
+  if (page === 'repair')
+    return <RepairPage initial={initial} system={system} firm={organisation} />;
+  if (page === 'procedures')
+    return (
+      <ProceduresPage
+        initial={initial}
+        system={system}
+        // Kept before there were any.
+        intervals={organisation.intervals ?? {}}
+      />
+    );
   if (page === 'report') {
     return (
       <JobFamily job={initial}>

@@ -17,6 +17,7 @@ import { insertOrganisation, insertTechnician, readTechnician } from '../../data
 import { openCall } from '../open-call';
 import { readJobFile } from '../read-job';
 import { recordEntries } from '../record-entries';
+import { settleServed } from '../service-due';
 import { standingOf } from '../standing-of';
 import { demoFirm, demoJobs, demoTechnicians, type DemoJob } from './firm';
 import { wordsOf } from './words';
@@ -98,7 +99,10 @@ async function seedJob(
 
 /** Worked out in the transaction itself: nobody waits for it, and the demo is there whole or not at all. */
 async function settleNow(transaction: FirmTransaction, jobId: string): Promise<void> {
-  await updateStanding(transaction, jobId, standingOf(await readJobFile(transaction, jobId)));
+  const stored = await readJobFile(transaction, jobId);
+  const standing = standingOf(stored);
+  await updateStanding(transaction, jobId, standing);
+  await settleServed(transaction, stored.unit.id!, standing.served ?? {});
 }
 
 /** Time goes on by the minutes of work, never past now. */

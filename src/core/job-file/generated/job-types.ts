@@ -52,6 +52,9 @@ export interface JobFile {
     serial?: string;
     manufactured?: string;
     installed?: string;
+    served?: {
+      [k: string]: string;
+    };
   };
   /**
    * @maxItems 20000

@@ -130,5 +130,9 @@ export interface ProcedureStep {
     check?: string;
     tries?: number;
   }[];
+  way?: {
+    school: string;
+    is: string;
+  };
   only?: 'mains' | 'gas';
 }

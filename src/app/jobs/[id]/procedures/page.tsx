@@ -11,7 +11,11 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
   if (page.isLong) return <LongJob {...page} page="procedures" />;
   return (
     <Present technician={page.technician}>
-      <ProceduresPage initial={page.job} system={page.organisation.unitSystem} />
+      <ProceduresPage
+        initial={page.job}
+        system={page.organisation.unitSystem}
+        intervals={page.organisation.intervals}
+      />
     </Present>
   );
 }

@@ -11,7 +11,11 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
   if (page.isLong) return <LongJob {...page} page="repair" />;
   return (
     <Present technician={page.technician}>
-      <RepairPage initial={page.job} system={page.organisation.unitSystem} />
+      <RepairPage
+        initial={page.job}
+        system={page.organisation.unitSystem}
+        firm={page.organisation}
+      />
     </Present>
   );
 }

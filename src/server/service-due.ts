@@ -1,0 +1,158 @@
+import { familyOf } from '../core/appliances/all';
+import { dueOfJob, type DueService, type FirmIntervals } from '../core/service';
+import type { FirmTransaction } from '../database/client';
+import type { KnownUnit, Unit } from '../database/customers';
+import {
+  listDue,
+  listServed,
+  updateFirmService,
+  updateNextDue,
+  updateServed,
+} from '../database/service';
+import { readOrganisation, type Organisation } from '../database/technicians';
+import { Refused } from './errors';
+import { serviceIds } from '../core/service';
+import { unitOf } from './job-file-of';
+
+/** A unit with what is due on it. */
+export interface DueUnit {
+  readonly unitId: string;
+  readonly customer: string;
+  readonly address: string;
+  readonly title: string;
+  readonly due: readonly (Pick<DueService, 'dueAt' | 'isDue' | 'interval'> & {
+    readonly id: string;
+    readonly title: string;
+  })[];
+}
+
+const dueOfUnit = (unit: Unit, now: Date, intervals: FirmIntervals): DueService[] => {
+  const family = familyOf(unit.family);
+  return family ? dueOfJob({ entries: [], unit: unitOf(unit) }, family, now, intervals) : [];
+};
+
+/** When the first is due that counts from something: what nobody knows the last of is told on the job alone. */
+function nextDueOf(unit: Unit, intervals: FirmIntervals): Date | undefined {
+  const [first] = dueOfUnit(unit, new Date(), intervals)
+    .flatMap(({ dueAt, service }) => (dueAt === undefined || service.isAdvice ? [] : [dueAt]))
+    .sort();
+  return first === undefined ? undefined : new Date(first);
+}
+
+/** Writes down what a job's logbook says of services on its unit. */
+export async function settleServed(
+  transaction: FirmTransaction,
+  unitId: string,
+  served: Readonly<Record<string, string>>,
+): Promise<void> {
+  const intervals = (await readOrganisation(transaction))?.intervals ?? {};
+  await updateServed(transaction, unitId, served, (unit) => nextDueOf(unit, intervals));
+}
+
+const aheadDays = 30;
+const mostDue = 12;
+
+/** What is due, and what comes due within a month. */
+export async function dueUnits(
+  transaction: FirmTransaction,
+  now: Date,
+  intervals: FirmIntervals,
+  most = mostDue,
+): Promise<DueUnit[]> {
+  const before = new Date(now.getTime() + aheadDays * 86_400_000);
+  return (await listDue(transaction, before, most)).map((known) =>
+    dueUnitOf(known, now, before, intervals),
+  );
+}
+
+function dueUnitOf(
+  { unit, site, customer }: KnownUnit,
+  now: Date,
+  before: Date,
+  intervals: FirmIntervals,
+): DueUnit {
+  return {
+    unitId: unit.id,
+    customer: customer.name,
+    address: site.address,
+    title:
+      [unit.make, unit.model].filter(Boolean).join(' ') || (familyOf(unit.family)?.title ?? ''),
+    due: dueOfUnit(unit, now, intervals)
+      .filter(
+        ({ dueAt, service }) =>
+          dueAt !== undefined && !service.isAdvice && Date.parse(dueAt) <= before.getTime(),
+      )
+      .map(({ service: { id, title }, dueAt, isDue, interval }) => ({
+        id,
+        title,
+        dueAt,
+        isDue,
+        interval,
+      })),
+  };
+}
+
+const mostMonths = 240;
+const mostPrice = 1e6;
+const unitsAtOnce = 500;
+
+/**
+ * Sets a firm's own intervals and prices, and works out anew what is due.
+ * @throws Refused for what is no interval or no price, each with its place.
+ */
+export async function setFirmService(
+  transaction: FirmTransaction,
+  organisationId: string,
+  sent: unknown,
+): Promise<Pick<Organisation, 'intervals' | 'prices'>> {
+  const { intervals, prices } = readFirmService(sent);
+  await updateFirmService(transaction, organisationId, { intervals, prices });
+  for (let after = '00000000-0000-0000-0000-000000000000'; ;) {
+    const part = await listServed(transaction, after, unitsAtOnce);
+    for (const unit of part) {
+      await updateNextDue(transaction, unit.id, nextDueOf(unit, intervals));
+    }
+    if (part.length < unitsAtOnce) return { intervals, prices };
+    after = part.at(-1)!.id;
+  }
+}
+
+function readFirmService(sent: unknown): Pick<Organisation, 'intervals' | 'prices'> {
+  const body = objectOf(sent, '');
+  const intervals = objectOf(body.intervals ?? {}, '/intervals');
+  const prices = objectOf(body.prices ?? {}, '/prices');
+  const problems = [
+    ...Object.entries(intervals).flatMap(([id, months]) =>
+      serviceIds.has(id) && isWithin(months, 1, mostMonths) && Number.isInteger(months)
+        ? []
+        : [
+            {
+              pointer: `/intervals/${id}`,
+              message: `A service that there is, and 1 to ${mostMonths} whole months.`,
+            },
+          ],
+    ),
+    ...Object.entries(prices).flatMap(([id, price]) =>
+      (id === 'hour' || id === 'heater') && isWithin(price, 0, mostPrice)
+        ? []
+        : [
+            {
+              pointer: `/prices/${id}`,
+              message: 'An hour or a heater, and a price of nought or more.',
+            },
+          ],
+    ),
+  ];
+  if (problems.length > 0) throw new Refused(problems);
+  return { intervals: intervals as FirmIntervals, prices: prices as Organisation['prices'] };
+}
+
+function objectOf(value: unknown, pointer: string): Record<string, unknown> {
+  if (value !== null && typeof value === 'object' && !Array.isArray(value)) {
+    return value as Record<string, unknown>;
+  }
+  throw new Refused([{ pointer, message: 'Intervals and prices come as an object each.' }]);
+}
+
+const isWithin = (value: unknown, least: number, most: number): value is number =>
+  typeof value === 'number' && Number.isFinite(value) && value >= least && value <= most;
