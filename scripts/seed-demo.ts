@@ -10,7 +10,7 @@ if (!applicationUrl || !ownerUrl) throw new Error('run this by ./ohmmeter demo')
 if (process.argv.includes('--anew')) {
   const owner = connect(ownerUrl);
   await owner.database.execute(
-    sql`truncate entries, search_words, jobs, units, sites, customers, technicians, organisations, served_firms`,
+    sql`truncate entries, search_words, code_packs, jobs, units, sites, customers, technicians, organisations, served_firms`,
   );
   await owner.pool.end();
 }

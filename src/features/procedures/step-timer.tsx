@@ -137,9 +137,10 @@ function timerScale(most: number): RulerScale {
     place: (value) => Math.min(1, Math.max(0, value / end)),
     hasOverRange: false,
     ticks: Array.from({ length: Math.floor(end / step) + 1 }, (_, k) => ({
-      at: k * step,
+      at: (k * step) / end,
       size: 'ten' as const,
-      label: step < 60 ? String(k * step) : clockWords(k * step),
+      // The first would stand half outside.
+      label: k === 0 ? undefined : step < 60 ? String(k * step) : clockWords(k * step),
     })),
   };
 }

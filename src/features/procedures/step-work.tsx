@@ -180,7 +180,7 @@ export function StepWork(props: StepWorkProps) {
               />
             </div>
           ))}
-      <Press isWhole={isWhole} onPress={() => onFinish({})}>
+      <Press isWhole={isWhole} isEarly={!isReady} onPress={() => onFinish({})}>
         {repeats?.must ? `Done, ${repeats.done} of at least ${step.repeat!.times[0]}` : 'Done'}
       </Press>
     </>

@@ -145,6 +145,11 @@ function useFigures(
     minutes: wrongVerdict.repairs?.[id]?.minutes ?? wrongVerdictMinutes({ minutes: 30 }, id),
     partPrice: wrongVerdict.repairs?.[id]?.partPrice ?? 0,
   });
+  const weights = new Map<string, number>();
+  for (const [fault, ends] of Object.entries(family.names.faults)) {
+    if (ends === 'none-in-unit' || ends === 'replace-heater') continue;
+    weights.set(ends, (weights.get(ends) ?? 0) + (faultWeights[fault] ?? 0));
+  }
   const now = new Date();
   const installed = dayOf(job.unit.installed);
   return repairOrReplace({
@@ -158,13 +163,11 @@ function useFigures(
     alsoDue: dueOfJob(job, family, now, intervals)
       .filter(({ isDue, service }) => isDue && !service.isAdvice && service.procedure !== undefined)
       .map(({ service }) => ({ title: service.title, minutes: serviceMinutes })),
-    failures: Object.entries(family.names.faults)
-      .filter(([, ends]) => ends !== 'none-in-unit' && ends !== 'replace-heater')
-      .map(([fault, ends]) => ({
-        words: words.fault(fault),
-        weight: faultWeights[fault] ?? 0,
-        ...costs(ends),
-      })),
+    failures: [...weights].map(([id, weight]) => ({
+      words: words.suspect(id).toLowerCase(),
+      weight,
+      ...costs(id),
+    })),
     prices,
   });
 }
