@@ -67,6 +67,17 @@ const ways: [string, (first: Entry) => Entry][] = [
     () => ({ ...stamp(), kind: 'action', action: 'make-so', fact: 'burner-out' }),
   ],
   [
+    'a step of lighting it',
+    () => ({
+      ...stamp(),
+      kind: 'step',
+      run: '018f0000-0000-7000-8000-0000000000aa',
+      procedure: 'light-pilot',
+      step: 'off',
+      phase: 'done',
+    }),
+  ],
+  [
     'a correction into one',
     ({ id }) => ({
       ...stamp(),

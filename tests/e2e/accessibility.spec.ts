@@ -12,6 +12,9 @@ const views = [
   { name: 'Bench, one element', job: /The Kettle Corner/, path: '' },
   { name: 'Kept on this device', job: /Morten Quist/, path: '', sheet: 'waiting' },
   { name: 'Repair', job: /Halloway/, path: '/repair' },
+  { name: 'Procedures', job: /Odile Marchbanks/, path: '/procedures' },
+  { name: 'A step', job: /Odile Marchbanks/, path: '/procedures', sheet: 'step' },
+  { name: 'Service and prices', open: '/service' },
   { name: 'Report', job: /1001 Otter Lane/, path: '/report' },
 ] as const;
 
@@ -43,7 +46,9 @@ async function openView(page: Page, view: (typeof views)[number]): Promise<void>
   await page.goto(`${baseUrl()}${find}`);
   if ('job' in view) {
     const href = await page.getByRole('link', { name: view.job }).first().getAttribute('href');
-    await page.goto(`${baseUrl()}${href!.replace(/\/(repair|report)$/, '')}${view.path}`);
+    await page.goto(
+      `${baseUrl()}${href!.replace(/\/(repair|report|procedures)$/, '')}${view.path}`,
+    );
     if (view.path === '') await currentCheck(page);
     else await expect(page.getByRole('heading', { level: 2 }).first()).toBeVisible();
   }
@@ -56,6 +61,14 @@ async function openView(page: Page, view: (typeof views)[number]): Promise<void>
     await expect(page.getByText('1 not taken by the server')).toBeVisible();
     await page.goto(`${baseUrl()}/waiting`);
     await expect(page.getByRole('button', { name: 'Strike' })).toBeVisible();
+    return;
+  }
+  if (view.sheet === 'step') {
+    await page.getByRole('button', { name: 'Start: Light a pilot' }).click();
+    await page.getByRole('button', { name: 'No smell', exact: true }).click();
+    await page.getByRole('button', { name: 'Dry', exact: true }).click();
+    for (const _ of [1, 2]) await page.getByRole('button', { name: 'Done', exact: true }).click();
+    await expect(page.getByRole('timer')).toBeVisible();
     return;
   }
   const why = page.getByRole('button', { name: /Why this one/ });

@@ -174,6 +174,7 @@ test('a thermostat with other terminals is mapped, and a wire put back wrong is 
   await page.getByRole('button', { name: 'Map', exact: true }).click();
   await page.getByRole('button', { name: /: back on T2$/i }).click();
   const elsewhere = page.getByRole('combobox', { name: /sits on another terminal/ });
+  await expect(elsewhere).toHaveCount(1);
   await elsewhere.selectOption({ index: 1 });
   await expect(page.getByText(/WRONG: on/)).toBeVisible();
   await page.getByRole('button', { name: 'All back and confirmed' }).click();
@@ -276,4 +277,72 @@ test('smelled gas leads out of the house, and nothing else is asked', async ({ p
     { procedure: 'light-pilot', ends: 'make-gas-safe' },
     { procedure: 'make-gas-safe', ends: 'leave' },
   ]);
+});
+
+test('a repair is not closed over a wire that nobody confirmed, but with a reason', async ({
+  page,
+}) => {
+  test.skip(!isPhone(page), 'once is enough');
+  const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Unconfirmed' });
+  const stamp = (minute: number) => ({
+    id: crypto.randomUUID(),
+    at: new Date(Date.now() + minute * 1000).toISOString(),
+  });
+  const wire = { wire: 'w-lower-a', end: 'lower-element.a' };
+  const { message } = (await (
+    await page.request.post(`${baseUrl()}/api/jobs/${jobId}/entries`, {
+      data: {
+        entries: [
+          { ...stamp(1), kind: 'wire', wire: wire.wire, from: wire.end, stands: 'noted' },
+          { ...stamp(2), kind: 'action', action: 'lift-wire', ...wire },
+          { ...stamp(3), kind: 'action', action: 'refit-wire', ...wire },
+          { ...stamp(4), kind: 'action', action: 'replace', repair: 'replace-lower-element' },
+        ],
+      },
+    })
+  ).json()) as { message?: string };
+  expect(message).toBeUndefined();
+  await page.goto(`${baseUrl()}/jobs/${jobId}/repair`);
+  await page.getByRole('button', { name: /^Close: repaired/ }).click();
+  await expect(page.getByText(/1 wire is not confirmed on its terminal/)).toBeVisible();
+  await page.getByLabel(/^Reason/).fill('seen on the photograph');
+  await page.getByRole('button', { name: /^Close: repaired/ }).click();
+  await expect(page.getByRole('link', { name: 'To the report' })).toBeVisible();
+});
+
+test('what comes due is on Today, and the firm changes its intervals', async ({ page }) => {
+  test.skip(isPhone(page), 'at a desk');
+  await page.goto(baseUrl());
+  await expect(page.getByRole('heading', { name: 'Due for service' })).toBeVisible();
+  const calendar = await page.request.get(`${baseUrl()}/api/service/calendar`);
+  expect(calendar.headers()['content-type']).toContain('text/calendar');
+  expect(await calendar.text()).toContain('SUMMARY:Flush the tank');
+  await page.getByRole('link', { name: 'Service', exact: true }).click();
+  const months = page.getByLabel(/Flush the tank/);
+  await months.fill('0');
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByText('1 to 240 whole months.')).toBeVisible();
+  await months.fill('18');
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByText('Kept. What is due has been worked out anew.')).toBeVisible();
+  await page.reload();
+  await expect(months).toHaveValue('18');
+  await months.fill('');
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByText('Kept.')).toBeVisible();
+});
+
+test('a noise is located on the picture of the unit, and harmless is said with its reason', async ({
+  page,
+}) => {
+  const jobId = await openJob(page, { kind: 'noise', customer: 'Ticking' });
+  await begin(page, jobId, 'Find a noise');
+  await page.getByRole('button', { name: 'Ticks, cracks' }).click();
+  await page.getByRole('button', { name: 'After a draw' }).click();
+  await page.getByRole('button', { name: 'Leave out' }).click();
+  await page.getByRole('button', { name: 'Not needed' }).click();
+  await page.getByRole('button', { name: 'Pipes or wall' }).first().click();
+  const told = page.getByRole('region', { name: 'What the noise may be' });
+  await expect(told.getByRole('listitem').first()).toContainText('Hot pipe creeps in its clips');
+  await expect(told.getByText(/Most likely harmless/)).toBeVisible();
 });

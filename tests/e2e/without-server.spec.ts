@@ -66,6 +66,13 @@ test('pages that were opened before open again', async ({ page, context }) => {
   await expect(page.getByRole('heading', { name: 'Test and repair report' })).toBeVisible();
   await page.goto(`${bench}/repair`);
   await expect(page.getByRole('heading', { name: 'Proof, settings, closing' })).toBeVisible();
+  // A procedure needs no signal: begun, put down, taken up again.
+  await page.goto(`${bench}/procedures`);
+  await page.getByRole('button', { name: 'Start: Find a noise' }).click();
+  await page.getByRole('button', { name: 'Hums, buzzes' }).click();
+  await expect(page.getByRole('heading', { name: 'When is it heard?' })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'When is it heard?' })).toBeVisible();
   await page.goto(`${server.url}/jobs/0198c2f0-0000-7000-8000-0000000000ab`);
   await expect(page.getByRole('heading', { name: 'Not on this device' })).toBeVisible();
 });

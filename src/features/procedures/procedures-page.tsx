@@ -1,6 +1,6 @@
 'use client';
 
-import { useRouter, useSearchParams } from 'next/navigation';
+import { useSearchParams } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { foldEntries, type JobFile, type JobState } from '@/core/job-file';
 import { positionOf } from '@/core/procedures';
@@ -43,7 +43,6 @@ function Procedures({
   const { job, append } = record;
   const family = useFamily();
   const asked = useSearchParams().get('run') ?? undefined;
-  const router = useRouter();
   const [own, setOwn] = useState<string | undefined>(asked);
   const [isProving, setProving] = useState(false);
   const until = useMemo(
@@ -59,12 +58,13 @@ function Procedures({
   );
   const open = (run: string | undefined) => {
     setOwn(run);
-    router.replace(
-      run === undefined
-        ? `/jobs/${job.job.id}/procedures`
-        : `/jobs/${job.job.id}/procedures?run=${run}`,
-      { scroll: true },
+    // The address alone: nothing of the page comes from the server anew.
+    window.history.replaceState(
+      null,
+      '',
+      `/jobs/${job.job.id}/procedures${run === undefined ? '' : `?run=${run}`}`,
     );
+    window.scrollTo(0, 0);
   };
   return (
     <div className="flex min-h-dvh flex-col bg-sheet">

@@ -293,7 +293,7 @@ function JobRow({
                 : standing.suspects
             }
             decided={standing.decided}
-            label={suspectWords(words, standing)}
+            label={suspectWords(words, standing) || 'no suspects worked out yet'}
           />
           <span className="mt-1 hidden text-small lg:line-clamp-2">
             {suspectWords(words, standing)}
