@@ -20,7 +20,7 @@ interface Shot {
   /** The name of the job's customer on Today, and the page of the job. */
   readonly job?: {
     readonly name: RegExp;
-    readonly page: '' | `?check=${string}` | '/repair' | '/report';
+    readonly page: '' | `?check=${string}` | '/repair' | '/report' | '/procedures';
   };
   readonly path?: string;
   readonly prepare?: (page: Page) => Promise<void>;
@@ -139,6 +139,35 @@ const shots: readonly Shot[] = [
     name: 'report',
     viewport: { width: 900, height: 1270 },
     job: { name: /1001/, page: '/report' },
+  },
+  {
+    name: 'step',
+    viewport: phone,
+    job: { name: /Lintel House Flats/, page: '/procedures' },
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Start: Light a pilot' }).click();
+      await page.getByRole('button', { name: 'No smell', exact: true }).click();
+      await page.getByRole('button', { name: 'Dry', exact: true }).click();
+      for (const text of [/Tank full/, /Knob to off/]) {
+        await page.getByRole('heading', { name: text }).waitFor();
+        await page.getByRole('button', { name: 'Done', exact: true }).click();
+      }
+      await page.getByRole('timer').waitFor();
+      await page.waitForTimeout(7000);
+    },
+  },
+  {
+    name: 'noise',
+    viewport: phone,
+    job: { name: /Bea Falkner/, page: '/procedures' },
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Start: Find a noise' }).click();
+      await page.getByRole('button', { name: 'Hisses, sizzles' }).click();
+      await page.getByRole('button', { name: 'While heating' }).click();
+      await page.getByRole('button', { name: 'Leave out' }).click();
+      await page.getByRole('button', { name: 'Not needed' }).click();
+      await page.getByRole('group', { name: 'Where it is loudest' }).waitFor();
+    },
   },
 ];
 

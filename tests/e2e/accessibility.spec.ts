@@ -67,7 +67,10 @@ async function openView(page: Page, view: (typeof views)[number]): Promise<void>
     await page.getByRole('button', { name: 'Start: Light a pilot' }).click();
     await page.getByRole('button', { name: 'No smell', exact: true }).click();
     await page.getByRole('button', { name: 'Dry', exact: true }).click();
-    for (const _ of [1, 2]) await page.getByRole('button', { name: 'Done', exact: true }).click();
+    for (const text of [/Tank full/, /Knob to off/]) {
+      await expect(page.getByRole('heading', { name: text })).toBeVisible();
+      await page.getByRole('button', { name: 'Done', exact: true }).click();
+    }
     await expect(page.getByRole('timer')).toBeVisible();
     return;
   }

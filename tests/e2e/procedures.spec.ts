@@ -291,6 +291,7 @@ test('a repair is not closed over a wire that nobody confirmed, but with a reaso
   const wire = { wire: 'w-lower-a', end: 'lower-element.a' };
   const { message } = (await (
     await page.request.post(`${baseUrl()}/api/jobs/${jobId}/entries`, {
+      headers: { origin: baseUrl() },
       data: {
         entries: [
           { ...stamp(1), kind: 'wire', wire: wire.wire, from: wire.end, stands: 'noted' },
@@ -303,10 +304,10 @@ test('a repair is not closed over a wire that nobody confirmed, but with a reaso
   ).json()) as { message?: string };
   expect(message).toBeUndefined();
   await page.goto(`${baseUrl()}/jobs/${jobId}/repair`);
-  await page.getByRole('button', { name: /^Close: repaired/ }).click();
+  await page.getByRole('button', { name: 'Close as repaired' }).click();
   await expect(page.getByText(/1 wire is not confirmed on its terminal/)).toBeVisible();
   await page.getByLabel(/^Reason/).fill('seen on the photograph');
-  await page.getByRole('button', { name: /^Close: repaired/ }).click();
+  await page.getByRole('button', { name: 'Close as repaired' }).click();
   await expect(page.getByRole('link', { name: 'To the report' })).toBeVisible();
 });
 

@@ -37,6 +37,6 @@ export type { Recheck } from './recheck';
 export * from './result';
 export * from './stop';
 export * from './tables';
-export { partReadingSchool, readsPartsFirst, type UnreadPart } from './unread-part';
+export { partReadingSchool, type UnreadPart } from './unread-part';
 export { isWayOpen } from './before-it';
 export { judgedQuantity } from './result';
