@@ -14,7 +14,8 @@ export interface KnownUnit {
   readonly unit: Unit;
 }
 
-function knownUnits(transaction: FirmTransaction) {
+/** Every unit with its house and its customer, to be narrowed down. */
+export function knownUnits(transaction: FirmTransaction) {
   return transaction
     .select({ customer: customers, site: sites, unit: units })
     .from(units)

@@ -1,8 +1,8 @@
 import { and, asc, eq, gt, isNotNull, lte } from 'drizzle-orm';
 import { laterOf, type LastServed } from '../core/service';
 import type { FirmTransaction } from './client';
-import type { KnownUnit, Unit } from './customers';
-import { customers, organisations, sites, units } from './schema';
+import { knownUnits, type KnownUnit, type Unit } from './customers';
+import { organisations, units } from './schema';
 import type { Organisation } from './technicians';
 
 /** Writes what a job says of when services were last done on its unit; what other jobs said later stays. */
@@ -30,17 +30,7 @@ export async function listDue(
   before: Date,
   most: number,
 ): Promise<KnownUnit[]> {
-  return transaction
-    .select({ customer: customers, site: sites, unit: units })
-    .from(units)
-    .innerJoin(
-      sites,
-      and(eq(sites.organisationId, units.organisationId), eq(sites.id, units.siteId)),
-    )
-    .innerJoin(
-      customers,
-      and(eq(customers.organisationId, sites.organisationId), eq(customers.id, sites.customerId)),
-    )
+  return knownUnits(transaction)
     .where(and(isNotNull(units.nextDue), lte(units.nextDue, before)))
     .orderBy(asc(units.nextDue), asc(units.id))
     .limit(most);

@@ -21,7 +21,12 @@ export const tapped = 'tapped';
 export function positionOf(procedure: Procedure, run: ProcedureRun): Position | undefined {
   if (run.ends !== undefined) return undefined;
   const { steps } = procedure;
-  let position: Position = { step: steps[0]!, index: 0, since: run.startedAt };
+  // The oldest marks of a very long run are forgotten: it is read from the first that is left.
+  const first = Math.max(
+    0,
+    steps.findIndex((each) => each.id === run.marks[0]?.step),
+  );
+  let position: Position = { step: steps[first]!, index: first, since: run.startedAt };
   const goTo = (id: string | undefined, mark: StepMark) => {
     const index = steps.findIndex((each) => each.id === id);
     if (index >= 0) position = { step: steps[index]!, index, since: mark.at };
@@ -35,6 +40,8 @@ export function positionOf(procedure: Procedure, run: ProcedureRun): Position | 
         break;
       case 'done':
       case 'skipped': {
+        // Two devices may end the same step, one of them late: the run has gone on by then.
+        if (mark.step !== position.step.id) break;
         const below = steps[steps.findIndex((each) => each.id === mark.step) + 1];
         goTo(mark.to ?? below?.id, mark);
         break;

@@ -129,6 +129,13 @@ describe('a run', () => {
     expect(other.run.ends).toBe('stopped');
   });
 
+  it('is not moved by a step that another device ends late', () => {
+    const work = new Work(gas, procedureOf(gas, 'flush')).to('vent');
+    const late = work.procedure.steps.find(({ id }) => id === 'burst')!;
+    work.add(doneEntry(work.run, late, {}, { kind: 'step', step: 'cold-off', isBelow: true }));
+    expect(work.at).toBe('vent');
+  });
+
   it('goes back by a branch, so many times and no more', () => {
     const work = new Work(gas, procedureOf(gas, 'flush')).to('look-out');
     for (let k = 0; k < 3; k++) {

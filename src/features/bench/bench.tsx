@@ -205,6 +205,7 @@ function OpenBench({ initial, first, system }: BenchProps) {
           {answer && check !== undefined && (
             <div className="order-1 lg:order-none lg:min-h-0 lg:flex-1 lg:overflow-y-auto">
               <CheckPanel
+                jobId={job.job.id}
                 check={check}
                 isProposed={isNext || check === at.begun}
                 answer={answer}

@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import { useState, type ReactNode } from 'react';
 import type { AccessStep } from '@/core/appliances';
 import type { BenchAnswer, Diagnosis, SelectedCheck } from '@/core/job-diagnosis';
@@ -13,6 +14,7 @@ import { minutesText, stepWords } from './step-words';
 import { savedMinutes, WhyThis } from './why-this';
 
 export interface CheckPanelProps {
+  readonly jobId: string;
   readonly check: string;
   readonly isProposed: boolean;
   readonly answer: BenchAnswer;
@@ -27,10 +29,12 @@ export interface CheckPanelProps {
 
 /** The check at hand: what to do, what it still needs, its caution, and why it comes now. */
 export function CheckPanel(props: CheckPanelProps) {
-  const { check, isProposed, answer, onStep, onTrust, crop } = props;
+  const { jobId, check, isProposed, answer, onStep, onTrust, crop } = props;
   const [isAsking, setAsking] = useState(false);
   const words = useWords();
-  const { label, doThis, caution } = useFamily().checks[check]!;
+  const family = useFamily();
+  const { label, doThis, caution } = family.checks[check]!;
+  const procedures = family.procedures.filter((each) => each.checks?.includes(check));
   const { next } = answer.answer;
   const isRepeat = check === next?.check && next.repeat;
   const { steps, minutes, dangers } = answer.selected!;
@@ -77,6 +81,17 @@ export function CheckPanel(props: CheckPanelProps) {
         </div>
         {isRoomy && crop}
       </div>
+      {procedures.length > 0 && (
+        <p className="text-small">
+          Step by step, with its clock:{' '}
+          <Link
+            href={`/jobs/${jobId}/procedures?check=${check}`}
+            className="link inline-flex min-h-11 items-center lg:min-h-8"
+          >
+            {procedures.map((each) => each.title).join(', ')}
+          </Link>
+        </p>
+      )}
       <Caution check={check} />
       <Dangers dangers={dangers} />
       {confirms !== undefined && (

@@ -1,5 +1,12 @@
 import type { ApplianceFamily } from '@/core/appliances';
-import { effectiveEntries, type JobFile } from '@/core/job-file';
+import {
+  effectiveEntries,
+  misplacedWires,
+  withWire,
+  type JobFile,
+  type JobState,
+} from '@/core/job-file';
+import { terminalName } from '@/features/record/words';
 
 /** What the record knows for the wiring picture. */
 
@@ -9,11 +16,17 @@ export const wattsOf = (
   job: Pick<JobFile, 'unit' | 'site'>,
 ): Readonly<Record<string, number>> => family.drawnRatings(family.plateOf(job));
 
-/** Colours of conductors as they were noted, by conductor: the last note counts. */
+/** Colours of conductors as they were noted, the last note counting; and where one sits on a terminal that it does not belong on. */
 export function coloursOf({ entries }: Pick<JobFile, 'entries'>): Record<string, string> {
-  return Object.fromEntries(
-    effectiveEntries(entries).flatMap((each) =>
-      each.kind === 'wire' && each.colour ? [[each.wire, each.colour] as const] : [],
-    ),
+  const noted = effectiveEntries(entries).filter((each) => each.kind === 'wire');
+  const colours = Object.fromEntries(
+    noted.flatMap(({ wire, colour }) => (colour ? [[wire, colour] as const] : [])),
   );
+  const wires = noted.reduce<JobState['wires']>(withWire, {});
+  for (const { wire, backOn } of misplacedWires({ wires })) {
+    colours[wire] = [colours[wire], `WRONG, on ${terminalName(backOn!)}`]
+      .filter(Boolean)
+      .join(', ');
+  }
+  return colours;
 }

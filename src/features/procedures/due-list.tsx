@@ -11,10 +11,13 @@ import { handOutCalendar } from '@/features/service/hand-out-calendar';
 export function DueList({
   job,
   intervals,
+  mayStart,
   onStart,
 }: {
   job: JobFile;
   intervals: FirmIntervals;
+  /** False where it takes a permission that there is not. */
+  mayStart(procedure: string): boolean;
   onStart(procedure: string): void;
 }) {
   const family = useFamily();
@@ -45,6 +48,7 @@ export function DueList({
               <button
                 type="button"
                 className="button"
+                disabled={!mayStart(each.service.procedure)}
                 aria-label={`Start: ${each.service.title}`}
                 onClick={() => onStart(each.service.procedure!)}
               >

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { gasWorkAllowed, type JobState, type ProcedureRun } from '@/core/job-file';
 import { positionOf, stoppedEntry, wentThrough, type Procedure } from '@/core/procedures';
 import type { FirmIntervals } from '@/core/service';
-import { useFamily } from '@/features/record/family-context';
+import { useFamily, useWords } from '@/features/record/family-context';
 import type { JobRecord, NewEntry } from '@/features/record/use-job-record';
 import { clockTime } from '@/features/record/words';
 import { DueList } from './due-list';
@@ -19,21 +19,30 @@ export function ProcedureList({
   record,
   state,
   intervals,
+  check,
   onOpen,
 }: {
   record: JobRecord;
   state: JobState;
   intervals: FirmIntervals;
+  /** The check that somebody comes from. */
+  check: string | undefined;
   onOpen(run: string): void;
 }) {
   const family = useFamily();
+  const words = useWords();
   const { job } = record;
   const runs = Object.values(state.runs);
   const going = runs.filter((each) => each.ends === undefined);
   const ended = runs.filter((each) => each.ends !== undefined).slice(-8);
   const repair = state.verdict?.repair ?? state.repairsDone.at(-1);
   const forRepair = family.procedures.filter((each) => repair && each.repairs?.includes(repair));
-  const others = family.procedures.filter((each) => !forRepair.includes(each));
+  const forCheck = family.procedures.filter(
+    (each) => check !== undefined && !forRepair.includes(each) && each.checks?.includes(check),
+  );
+  const others = family.procedures.filter(
+    (each) => !forRepair.includes(each) && !forCheck.includes(each),
+  );
   const [asking, setAsking] = useState<Procedure>();
   const repairsOf = (procedure: Procedure): readonly string[] =>
     forRepair.includes(procedure)
@@ -99,8 +108,14 @@ export function ProcedureList({
           {...shared}
         />
       )}
+      {forCheck.length > 0 && (
+        <List title={`For the check: ${words.check(check)}`} of={forCheck} {...shared} />
+      )}
       <DueList
         {...{ job, intervals }}
+        mayStart={(id) =>
+          shared.mayGas || family.procedures.find((each) => each.id === id)?.work !== 'gasWork'
+        }
         onStart={(id) => {
           const procedure = family.procedures.find((each) => each.id === id);
           if (procedure) start(procedure);

@@ -42,7 +42,8 @@ function Procedures({
   const record = useJobRecord(initial);
   const { job, append } = record;
   const family = useFamily();
-  const asked = useSearchParams().get('run') ?? undefined;
+  const parameters = useSearchParams();
+  const asked = parameters.get('run') ?? undefined;
   const [own, setOwn] = useState<string | undefined>(asked);
   const [isProving, setProving] = useState(false);
   const until = useMemo(
@@ -80,6 +81,7 @@ function Procedures({
         {record.isReady ? (
           <Shown
             {...{ record, state, system, intervals }}
+            check={parameters.get('check') ?? undefined}
             run={own}
             onOpen={open}
             onProveDead={() => setProving(true)}
@@ -108,6 +110,7 @@ function Shown({
   state: JobState;
   system: UnitSystem;
   intervals: FirmIntervals;
+  check: string | undefined;
   run: string | undefined;
   onOpen(run: string | undefined): void;
   onProveDead(): void;
@@ -125,7 +128,12 @@ function Shown({
             That run is not on this job, or has not reached this device.
           </p>
         )}
-        <ProcedureList {...{ record, state }} intervals={props.intervals} onOpen={onOpen} />
+        <ProcedureList
+          {...{ record, state }}
+          intervals={props.intervals}
+          check={props.check}
+          onOpen={onOpen}
+        />
         <NoisePanel job={record.job} />
       </>
     );

@@ -43,13 +43,15 @@ export function Runner({ position, ...props }: RunnerProps & { readonly position
   const [problem, setProblem] = useState<string>();
   const [leaving, setLeaving] = useState<'skip' | 'stop'>();
   const [isBusy, setBusy] = useState(false);
+  // Two taps may come before the page has drawn what the first has done.
+  const busy = useRef(false);
   // Nobody was there when it ran over: it does not tick itself, and asks what is to be seen.
   const [wasOverAtFirst] = useState(phase === 'overdue');
   const isTooEarly = phase === 'waits' || phase === 'running';
   const needsWords = isTooEarly || (wasOverAtFirst && timer?.endsBy === 'time');
 
   const finish = async (outcome: StepOutcome, ...results: UnstampedEntry[]) => {
-    if (isBusy) return;
+    if (busy.current) return;
     if (missing.length > 0) return setProblem('First what stands above: it does not hold now.');
     if (needsWords && early.trim() === '') {
       return setProblem(
@@ -58,6 +60,7 @@ export function Runner({ position, ...props }: RunnerProps & { readonly position
           : 'It ran over while nobody looked. Say what is to be seen.',
       );
     }
+    busy.current = true;
     setBusy(true);
     const way = await actions.finish(
       {
@@ -67,6 +70,7 @@ export function Runner({ position, ...props }: RunnerProps & { readonly position
       },
       ...results,
     );
+    busy.current = false;
     setBusy(false);
     setProblem(way ? undefined : 'Not entered: see above.');
     if (!way) return;

@@ -15,6 +15,7 @@ import type { RulerScale } from '@/ui/ruler-scale';
 import { handOutCalendar } from '@/features/service/hand-out-calendar';
 import { ring } from './due-sound';
 import type { Clock, ClockJump } from './use-clock';
+import { useWakeLock } from './use-wake-lock';
 
 /** A wait that is shorter needs no calendar. */
 const leastForCalendar = 120;
@@ -34,6 +35,7 @@ export function StepClock({
   const phase = timerPhase(timer, clock.now);
   const seconds = elapsedSeconds(timer, clock.now);
   useRing(phase);
+  useWakeLock(phase === 'running' || phase === 'ready');
   const { leastSeconds: least, mostSeconds: most } = timer;
   const due = dueTimes(timer);
   return (

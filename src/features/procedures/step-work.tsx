@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import { gasWorkAllowed } from '@/core/job-file';
 import {
   wentThrough,
   type Position,
@@ -115,6 +116,15 @@ export function StepWork(props: StepWorkProps) {
     const going = inner.findLast((each) => each.ends === undefined);
     const done = inner.findLast((each) => each.ends === wentThrough);
     const title = words.procedure(step.runs);
+    const inside = family.procedures.find((each) => each.id === step.runs)!;
+    if (inside.work === 'gasWork' && !done && !gasWorkAllowed(record.job)) {
+      return (
+        <p className="mt-3 border-l-4 border-rule pl-3 font-medium">
+          {title} is gas work, and it is not allowed on this job. Leave the step out and say who
+          does it, or stop here and leave it safe.
+        </p>
+      );
+    }
     // What it is run for may hold already: then it need not be gone through again.
     const holds = step.needs !== undefined && Object.hasOwn(state.facts, step.needs);
     return (
@@ -129,7 +139,7 @@ export function StepWork(props: StepWorkProps) {
             isWhole={false}
             onPress={() => {
               if (going) return onOpen(going.run);
-              const first = family.procedures.find((each) => each.id === step.runs)!.steps[0]!;
+              const first = inside.steps[0]!;
               const next = newRun(step.runs!, { repair: run.repair, within: run.run });
               void record
                 .append(beginning(next, first.id))

@@ -13,7 +13,7 @@ import {
 import { useFamily, useWords } from '@/features/record/family-context';
 import { useDraft } from '@/features/record/use-draft';
 import type { JobRecord, NewEntry } from '@/features/record/use-job-record';
-import { terminalName } from '@/features/record/words';
+import { capital, terminalName } from '@/features/record/words';
 import { Tick } from '@/ui/marks';
 
 interface WireMapProps {
@@ -121,6 +121,11 @@ export function WireEnd({
   const [isMapping, setMappingOpen] = useState(false);
   const isOff = state.lifted.some((each) => each.wire === wire && each.end === end);
   const name = `${words.wire(wire)} at ${terminalName(end)}`;
+  const notes = [
+    { what: 'colour', value: colour, set: setColour, most: 60 },
+    { what: 'number', value: number, set: setNumber, most: 20 },
+    { what: 'label', value: label, set: setLabel, most: 60 },
+  ];
   const text = (value: string) => (value.trim() === '' ? undefined : value.trim());
   const note = (): NewEntry => ({
     kind: 'wire',
@@ -174,30 +179,17 @@ export function WireEnd({
       </div>
       {does !== 'put-back' && !isOff && noted?.backOn === undefined && (
         <div className="mt-1 grid grid-cols-[1fr_1fr_1fr_auto] gap-2">
-          <input
-            className="field"
-            placeholder="colour"
-            aria-label={`Colour of the ${name}`}
-            value={colour}
-            maxLength={60}
-            onChange={(event) => setColour(event.target.value)}
-          />
-          <input
-            className="field"
-            placeholder="number"
-            aria-label={`Number of the ${name}`}
-            value={number}
-            maxLength={20}
-            onChange={(event) => setNumber(event.target.value)}
-          />
-          <input
-            className="field"
-            placeholder="label"
-            aria-label={`Label of the ${name}`}
-            value={label}
-            maxLength={60}
-            onChange={(event) => setLabel(event.target.value)}
-          />
+          {notes.map(({ what, value, set, most }) => (
+            <input
+              key={what}
+              className="field"
+              placeholder={what}
+              aria-label={`${capital(what)} of the ${name}`}
+              value={value}
+              maxLength={most}
+              onChange={(event) => set(event.target.value)}
+            />
+          ))}
           <button
             type="button"
             className="button"

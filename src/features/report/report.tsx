@@ -1,6 +1,12 @@
 import { familyOfJob } from '@/core/appliances';
 import { diagnoseJob, type DiagnosisOptions } from '@/core/job-diagnosis';
-import { inOrder, lastVerdict, type JobFile, type JobState } from '@/core/job-file';
+import {
+  inOrder,
+  lastVerdict,
+  type JobFile,
+  type JobState,
+  unconfirmedWires,
+} from '@/core/job-file';
 import { valueText, type UnitSystem } from '@/core/quantities';
 import type { Organisation } from '@/database/technicians';
 import { wordsOf, type FamilyWords } from '@/features/record/family-words';
@@ -8,6 +14,7 @@ import { StopNote } from '@/features/record/stop-note';
 import { capital, clockTime, complaintWords, longDate, plateWords } from '@/features/record/words';
 import { CautionSign, HotSign } from '@/ui/signs';
 import { ReportReadings } from './report-readings';
+import { ReportProcedures } from './report-procedures';
 import { ReportVerdict } from './report-verdict';
 import { ScaldStrip } from './scald-strip';
 
@@ -55,6 +62,7 @@ export function Report({
       <ReportVerdict job={job} open={open} system={system} />
       <ReportReadings job={job} open={open} system={system} />
       <Work job={job} state={state} />
+      <ReportProcedures job={job} state={state} />
       <SettingsBlock job={job} state={state} system={system} />
       <div className="mt-4 grid gap-6 sm:grid-cols-2 print:grid-cols-2">
         <Cautions job={job} state={state} />
@@ -133,13 +141,20 @@ function Work({ job, state }: { job: JobFile; state: JobState }) {
   );
 }
 
-function wiresWords(job: JobFile, { lifted }: JobState, words: FamilyWords): string {
+function wiresWords(job: JobFile, { lifted, wires }: JobState, words: FamilyWords): string {
   if (lifted.length > 0) {
     return `Still lifted: ${lifted.map((each) => words.wire(each.wire)).join(', ')}.`;
   }
-  const noted = job.entries.filter((each) => each.kind === 'wire').length;
+  const open = unconfirmedWires({ wires }).length;
+  if (open > 0)
+    return `${open} put back, and not confirmed on ${open === 1 ? 'its terminal' : 'their terminals'}.`;
+  const noted = new Set(
+    job.entries.flatMap((each) =>
+      each.kind === 'wire' && each.stands !== 'mapped' ? [`${each.wire} ${each.from}`] : [],
+    ),
+  ).size;
   return noted > 0
-    ? `${noted} wires noted before lifting; all back on their terminals.`
+    ? `${noted} ${noted === 1 ? 'wire' : 'wires'} noted before lifting; all back on their terminals.`
     : 'All wires on their terminals.';
 }
 
