@@ -7,6 +7,8 @@ await build({
   outExtension: { '.js': '.mjs' },
   bundle: true,
   platform: 'node',
+  // Written for require: they are loaded from where they are installed.
+  external: ['pg', 'drizzle-orm', 'drizzle-orm/*'],
   format: 'esm',
   target: 'node20',
   minifySyntax: true,

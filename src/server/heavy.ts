@@ -7,8 +7,10 @@ import {
   type TablePack,
 } from '../core/job-diagnosis';
 import { readJobFile, type JobFile, type ReadJobFile } from '../core/job-file';
+import { applicationDatabase } from '../database/client';
 import { checkLogbook, type CheckedLogbook } from './check-logbook';
-import { standingMeanwhile, standingOf } from './standing-of';
+import { settleJob } from './settle-job';
+import { standingMeanwhile } from './standing-of';
 
 /** Packs are kept as long as their tables; so is the text of each. */
 const textOfPack = new WeakMap<TablePack, string>();
@@ -18,8 +20,11 @@ const textOfPack = new WeakMap<TablePack, string>();
  * (`threads.ts`). All of it is plain data in and plain data out.
  */
 export const heavy = {
-  standingOf,
   standingMeanwhile,
+
+  /** Over a connection of this thread's own. */
+  settle: (organisationId: string, jobId: string): Promise<void> =>
+    settleJob(applicationDatabase(), organisationId, jobId),
 
   /** The bench's answer that comes with the page. */
   firstAnswer: (job: JobFile, now: string): BenchAnswer => benchAnswer(job, undefined, { now }),

@@ -1,12 +1,9 @@
 import { performance } from 'node:perf_hooks';
 import { setTimeout as pause } from 'node:timers/promises';
-import { asFirm, DatabaseUnavailable, type Database } from '../database/client';
-import { settleStandingOf } from '../database/jobs';
-import { NotFound } from './errors';
+import type { Database } from '../database/client';
 import { logFault } from './log';
-import { readJobFile } from './read-job';
-import { settleServed } from './service-due';
-import { inThread } from './threads';
+import { settleJob } from './settle-job';
+import { hasThreads, inThread } from './threads';
 
 /**
  * Works out what jobs stand at, beside the requests and in a thread of its own: an entry is stored long before its answer is
@@ -53,6 +50,10 @@ export const settled = async (): Promise<void> => {
   while (queue().running) await queue().running;
 };
 
+/** An error that comes out of a thread has its name, not its class. */
+const isExpected = (error: unknown): boolean =>
+  error instanceof Error && ['DatabaseUnavailable', 'NotFound'].includes(error.name);
+
 async function settleAll({ waiting }: Queue): Promise<void> {
   for (;;) {
     const next = waiting.values().next().value;
@@ -64,7 +65,7 @@ async function settleAll({ waiting }: Queue): Promise<void> {
       await settle(next);
     } catch (error) {
       // A job that is gone stands at nothing; without a database it is left unsettled, for the next start.
-      if (!(error instanceof DatabaseUnavailable || error instanceof NotFound)) {
+      if (!isExpected(error)) {
         logFault('what a job stands at could not be worked out', error);
       }
     }
@@ -74,15 +75,8 @@ async function settleAll({ waiting }: Queue): Promise<void> {
   }
 }
 
-async function settle({ database, organisationId, jobId }: Wanted): Promise<void> {
-  const job = await asFirm(database, organisationId, (transaction) =>
-    readJobFile(transaction, jobId),
-  );
-  const standing = await inThread('background', (service) => service.standingOf(job));
-  await asFirm(database, organisationId, async (transaction) => {
-    await settleStandingOf(transaction, jobId, standing);
-    if (job.unit.id !== undefined) {
-      await settleServed(transaction, job.unit.id, standing.served ?? {});
-    }
-  });
-}
+/** In a thread of its own from the reading to the writing: a long logbook is not even read on the thread that answers. */
+const settle = ({ database, organisationId, jobId }: Wanted): Promise<void> =>
+  hasThreads()
+    ? inThread('background', (service) => service.settle(organisationId, jobId))
+    : settleJob(database, organisationId, jobId);

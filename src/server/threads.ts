@@ -19,6 +19,10 @@ interface Thread {
 
 const global = globalThis as { ohmmeterThreads?: Map<ThreadName, Thread> };
 
+/** Only the production build has threads: beside other code the bundle may be older than it. */
+export const hasThreads = (): boolean =>
+  process.env.NODE_ENV === 'production' && existsSync(workerFile());
+
 /**
  * Does heavy work in a thread of its own. In this one where it is not the production build that runs: the bundle may then be
  * older than the code.
@@ -27,7 +31,7 @@ export async function inThread<T>(
   name: ThreadName,
   work: (service: Remote<Heavy> | Heavy) => T | Promise<T>,
 ): Promise<T> {
-  if (process.env.NODE_ENV !== 'production' || !existsSync(workerFile())) return work(heavy);
+  if (!hasThreads()) return work(heavy);
   const threads = (global.ohmmeterThreads ??= new Map<ThreadName, Thread>());
   const thread = threads.get(name) ?? startThread(threads, name);
   return Promise.race([work(thread.service), thread.ended]);

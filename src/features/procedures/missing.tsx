@@ -19,6 +19,21 @@ export function Missing({
 }: RunnerProps & { readonly missing: readonly MissingNeed[] }) {
   const family = useFamily();
   const words = useWords();
+  /** An answer that nobody works on with leads to the procedure that begins with it: gas smelled. */
+  const answer = (check: string, value: string) => {
+    const leaving = family.procedures.find(
+      ({ steps: [first] }) =>
+        first!.checks?.includes(check) &&
+        first!.branch?.some(({ is, goto }) => is === value && goto === 'end:leave'),
+    );
+    const own = leaving && newRun(leaving.id, { within: run.run });
+    void record
+      .append(
+        { kind: 'observation', check, value },
+        ...(own ? [beginning(own, leaving.steps[0]!.id)] : []),
+      )
+      .then((isKept) => isKept && own && onOpen(own.run));
+  };
   if (missing.length === 0) return null;
   const name = (need: string) =>
     need === provedDeadNeed ? 'Power off and proved dead' : capital(words.cover(need));
@@ -53,12 +68,7 @@ export function Missing({
             ) : shownBy ? (
               <>
                 <p className="mt-1">{family.checks[shownBy]!.doThis}</p>
-                <ObservationAnswers
-                  check={shownBy}
-                  onAnswer={(value) =>
-                    void record.append({ kind: 'observation', check: shownBy, value })
-                  }
-                />
+                <ObservationAnswers check={shownBy} onAnswer={(value) => answer(shownBy, value)} />
               </>
             ) : making ? (
               <button

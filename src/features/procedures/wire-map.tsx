@@ -38,7 +38,8 @@ export function WireMap({ record, state, repair, does, onFinish }: WireMapProps)
 
   const finish = () => {
     if (does === 'lift') {
-      const left = listed.filter((each) => !noted(each));
+      // One that was confirmed back, in an earlier repair, is on its terminal again.
+      const left = listed.filter((each) => noted(each)?.backOn !== undefined || !noted(each));
       if (left.length > 0)
         return setProblem(
           `${left.length} not noted yet: without its note nobody knows where it goes.`,
@@ -177,6 +178,17 @@ export function WireEnd({
           </span>
         )}
       </div>
+      {does !== 'put-back' && !isOff && noted?.backOn !== undefined && !isWrong && (
+        <button
+          type="button"
+          className="button mt-1"
+          disabled={isUnproved}
+          aria-label={`${name}: lift`}
+          onClick={lift}
+        >
+          Lift again
+        </button>
+      )}
       {does !== 'put-back' && !isOff && noted?.backOn === undefined && (
         <div className="mt-1 grid grid-cols-[1fr_1fr_1fr_auto] gap-2">
           {notes.map(({ what, value, set, most }) => (
