@@ -23,7 +23,7 @@ export function PhoneNav({
         <button
           key={sheet}
           type="button"
-          className="min-h-11 underline underline-offset-4"
+          className="min-h-11 text-small whitespace-nowrap underline underline-offset-4"
           onClick={() => onOpen(sheet)}
         >
           {label}
@@ -31,13 +31,13 @@ export function PhoneNav({
       ))}
       <Link
         href={`/jobs/${jobId}/procedures`}
-        className="flex min-h-11 items-center justify-center underline underline-offset-4"
+        className="flex min-h-11 items-center justify-center text-small underline underline-offset-4"
       >
         Steps
       </Link>
       <Link
         href={`/jobs/${jobId}/repair`}
-        className="flex min-h-11 items-center justify-center underline underline-offset-4"
+        className="flex min-h-11 items-center justify-center text-small underline underline-offset-4"
       >
         Repair
       </Link>
