@@ -21,7 +21,7 @@ export function partRequirements(
           'voltage-ac',
           'equal',
           ratedVolt,
-          'Another voltage gives another power: half the volts burn it out, twice the volts heat a quarter.',
+          'One for half the volts burns out, one for twice the volts heats a quarter.',
         ),
         number(
           'watt',
