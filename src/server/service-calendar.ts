@@ -1,26 +1,24 @@
-import ical, { ICalAlarmType } from 'ical-generator';
+import { calendarOf } from '../calendar/calendar';
 import type { DueUnit } from './service-due';
 
-/** What is due on a firm's units as iCalendar (RFC 5545): a day each, so that an office's own calendar can take it. */
-export function serviceCalendar(firm: string, units: readonly DueUnit[]): string {
-  const calendar = ical({
-    name: `${firm}: service`,
-    prodId: { company: 'Ohmmeter', product: 'Ohmmeter' },
-  });
-  for (const { unitId, customer, address, title: heater, due } of units) {
-    for (const { id, title, dueAt, interval } of due) {
-      if (dueAt === undefined) continue;
-      const event = calendar.createEvent({
-        id: `${unitId}-${id}`,
-        start: new Date(dueAt),
-        end: new Date(Date.parse(dueAt) + 86_400_000),
-        allDay: true,
-        summary: `${title}: ${customer}`,
-        description: `${heater}. Every ${interval}.`,
-        location: address,
-      });
-      event.createAlarm({ type: ICalAlarmType.display, trigger: 0 });
-    }
-  }
-  return calendar.toString();
-}
+/** What is due on a firm's units as iCalendar: a day each, so that an office's own calendar can take it. */
+export const serviceCalendar = (firm: string, units: readonly DueUnit[]): string =>
+  calendarOf(
+    `${firm}: service`,
+    units.flatMap(({ unitId, customer, address, title: heater, due }) =>
+      due.flatMap(({ id, title, dueAt, interval }) =>
+        dueAt === undefined
+          ? []
+          : [
+              {
+                id: `${unitId}-${id}`,
+                at: new Date(dueAt),
+                title: `${title}: ${customer}`,
+                words: `${heater}. Every ${interval}.`,
+                place: address,
+                isWholeDay: true,
+              },
+            ],
+      ),
+    ),
+  );

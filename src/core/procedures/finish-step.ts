@@ -100,12 +100,18 @@ function matches(
   return limit !== undefined && reading !== undefined && reading > limit;
 }
 
-/** What a step writes beside itself. */
+/** What a step writes beside itself. Nothing was served where the key step of the procedure was left out. */
 export function recordsOf(
+  { keyStep }: Procedure,
+  { marks }: ProcedureRun,
   step: ProcedureStep,
   state: JobState,
   covers: ReadonlySet<string>,
 ): UnstampedEntry[] {
+  const isServed =
+    keyStep === undefined ||
+    keyStep === step.id ||
+    marks.some((each) => each.phase === 'done' && each.step === keyStep);
   return (step.records ?? []).flatMap((each): UnstampedEntry[] => {
     switch (each.entry) {
       case 'action': {
@@ -113,7 +119,7 @@ export function recordsOf(
         return [{ kind: 'action', ...action }];
       }
       case 'service':
-        return [{ kind: 'service', service: each.service }];
+        return isServed ? [{ kind: 'service', service: each.service }] : [];
       case 'covers-closed':
         return Object.keys(state.facts)
           .filter((id) => covers.has(id))

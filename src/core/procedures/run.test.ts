@@ -95,7 +95,14 @@ class Work {
   done(outcome: StepOutcome = {}, facts = nothing) {
     const { step } = this.position!;
     const way = wayOn(this.procedure, this.run, step, outcome, facts);
-    for (const each of recordsOf(step, this.state, this.family.catalogue.covers)) this.add(each);
+    for (const each of recordsOf(
+      this.procedure,
+      this.run,
+      step,
+      this.state,
+      this.family.catalogue.covers,
+    ))
+      this.add(each);
     this.add(doneEntry(this.run, step, outcome, way));
     return way;
   }
@@ -147,6 +154,19 @@ describe('a run', () => {
       work.to('look-out');
     }
     expect(work.done({ result: 'chokes' })).toMatchObject({ step: 'rinse-on', isBelow: true });
+  });
+
+  it.each([
+    ['done', 1],
+    ['left out', 0],
+  ])('counts as a service %s only with its key step', (how, services) => {
+    const work = new Work(gas, procedureOf(gas, 'flush')).to('drain');
+    if (how === 'left out') {
+      work.add(skippedEntry(work.procedure, work.run, work.position!.step, 'cannot'));
+    }
+    for (let k = 0; work.at !== undefined && k < 40; k++) work.done();
+    expect(work.run.ends).toBe('done');
+    expect(work.entries.filter(({ kind }) => kind === 'service')).toHaveLength(services);
   });
 
   it('rinses twice at least, and three times at most', () => {

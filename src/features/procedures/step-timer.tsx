@@ -72,6 +72,9 @@ export function StepClock({
           {jumpWords(clock.jump)}
         </p>
       )}
+      {phase === 'running' && timer.isBackground && (
+        <p className="mt-1 text-small">Other work may go on meanwhile: put it down below.</p>
+      )}
       {due && phase === 'running' && least >= leastForCalendar && (
         <p className="mt-1 flex flex-wrap items-center gap-2 text-small text-ink-2">
           <span className="flex-1">

@@ -83,7 +83,7 @@ export function runActions(
       const other = way.kind === 'procedure' ? newRun(way.procedure, run) : undefined;
       const entries = [
         ...results,
-        ...recordsOf(step, state, family.catalogue.covers),
+        ...recordsOf(procedure, run, step, state, family.catalogue.covers),
         doneEntry(run, step, outcome, way),
         ...(other && way.kind === 'procedure' ? [startedEntry(other, way.step)] : []),
       ];

@@ -1,34 +1,6 @@
 'use client';
 
-/** Something that comes due, for a calendar. */
-export interface CalendarEvent {
-  readonly id: string;
-  readonly at: Date;
-  readonly title: string;
-  readonly words?: string;
-  readonly place?: string;
-  /** A day without a time. */
-  readonly isWholeDay?: boolean;
-}
-
-/** Events as iCalendar (RFC 5545), each with an alarm at its time. */
-export async function calendarOf(name: string, events: readonly CalendarEvent[]): Promise<string> {
-  const { default: ical, ICalAlarmType } = await import('ical-generator');
-  const calendar = ical({ name, prodId: { company: 'Ohmmeter', product: 'Ohmmeter' } });
-  for (const { id, at, title, words, place, isWholeDay = false } of events) {
-    const event = calendar.createEvent({
-      id,
-      start: at,
-      end: new Date(at.getTime() + (isWholeDay ? 86_400_000 : 300_000)),
-      allDay: isWholeDay,
-      summary: title,
-      description: words,
-      location: place,
-    });
-    event.createAlarm({ type: ICalAlarmType.display, trigger: 0 });
-  }
-  return calendar.toString();
-}
+import type { CalendarEvent } from '@/calendar/calendar';
 
 /** Hands the events out as a file. */
 export async function handOutCalendar(
@@ -36,9 +8,8 @@ export async function handOutCalendar(
   name: string,
   events: readonly CalendarEvent[],
 ): Promise<void> {
-  const url = URL.createObjectURL(
-    new Blob([await calendarOf(name, events)], { type: 'text/calendar' }),
-  );
+  const { calendarOf } = await import('@/calendar/calendar');
+  const url = URL.createObjectURL(new Blob([calendarOf(name, events)], { type: 'text/calendar' }));
   const link = document.createElement('a');
   link.href = url;
   link.download = `${file}.ics`;
