@@ -1,13 +1,11 @@
-import {
-  buildNetlist,
-  type BranchChange,
-  type SwitchPositions,
-} from '../../appliances/electrical/circuit-of';
+import type { SwitchPositions } from '../../appliances/electrical/circuit-of';
 import type { Plate } from '../../appliances/electrical/plate';
 import { isDone, type UnitState } from '../../appliances/kit/unit-state';
 import { breakerCycled, dialOf, isPowered, resetPressed } from '../../appliances/electrical/state';
-import { solveCircuit, type SolvedCircuit } from '../../circuit';
+import type { SolvedCircuit } from '../../circuit';
+import { currents } from './heater-in-time';
 import { read } from './instruments';
+import { drawnHeater, livedWith } from './lived';
 import { simulationNumbers as numbers } from './numbers';
 import type { Random } from '../random';
 import type {
@@ -17,6 +15,7 @@ import type {
   SimulationOptions,
 } from '../simulated-family';
 import type { HeaterFault, SimulatedHeater, Water } from './simulated-heater';
+import { trueHeater } from './true-heater';
 
 /** A family of simulated heaters, each answering any check from its circuit, with its own continuous values. */
 export const simulatedHeaters = (heater: SimulatedHeater): SimulatedFamily => ({
@@ -32,57 +31,52 @@ function simulateHeater(
   random: Random,
   { faults, twoFaults = 0, wrongReadings = 0 }: SimulationOptions = {},
 ): SimulatedUnit {
-  const drawn = (faults ?? drawFaults(family, twoFaults, random)).map((id): HeaterFault => {
-    const repair = family.names.faults[id] ?? family.strangeFaults[id];
-    if (repair === undefined) throw new RangeError(`no fault is named "${id}"`);
-    return { id, repair, ...family.drawFault(id, random) };
-  });
-  const ratios = Object.fromEntries(
-    family.elements.map(({ part }) => [part, 1 / (1 + random.between(numbers.elementPower))]),
-  );
-  const leadOhm = random.between(numbers.leadOhm);
-  const beepOhm = random.between(numbers.beepOhm);
-  const truePlate: Plate = {
-    ...plate,
-    nominalVolt: plate.nominalVolt * (1 + random.between(numbers.supplyVolt)),
-  };
-  let standing: readonly HeaterFault[] = drawn;
-  const changesNow = () => trueChanges(standing, ratios);
-  const solve = (positions: SwitchPositions): SolvedCircuit =>
-    solveCircuit(buildNetlist(family.topology, truePlate, changesNow(), positions));
-  const watt = (circuit: SolvedCircuit, element: string) =>
-    family.topology.branches
-      .filter((each) => each.element === element)
-      .reduce((sum, each) => sum + circuit.powerIn(each.id), 0);
-  const settle = () => settled(family, truePlate, standing, solve, watt, random);
+  const heater = trueHeater(family, plate, faults ?? drawFaults(family, twoFaults, random), random);
+  const { drawn, leadOhm, beepOhm, solve, watt } = heater;
+  const settle = () => settled(family, heater.plate, heater.standing, solve, watt, random);
   let water = settle();
 
   return {
     faults: drawn,
     repairs: [...new Set(drawn.map((each) => each.repair))].sort(),
-    complaint: family.complain(new Set(drawn.map((each) => each.id)), water, random),
+    complaint: family.complain(
+      new Set(drawn.map((each) => each.id)),
+      water,
+      livedWith(family, heater, heater.plate, water, random),
+      random,
+    ),
     settings: () =>
       Object.fromEntries(
         family.thermostats.map(({ id, setting }) => [setting, water.dialCelsius[id] ?? 50]),
       ),
     repair(repairs) {
-      const left = standing.filter((each) => !repairs.includes(each.repair));
-      if (left.length === standing.length) return;
-      standing = left;
+      if (!heater.mend(repairs)) return;
       // Proved once it has heated: refilled, reset, and back at its dials, as far as what is left lets it.
-      water = left.some(({ id }) => id !== 'no-fault') ? settle() : family.mended;
+      water = heater.standing.some(({ id }) => id !== 'no-fault') ? settle() : family.mended;
     },
     answer(check, state) {
       const names = family.names.checks[check]!;
-      const circuit = solve(positionsNow(family, standing, water, state));
+      const circuit = solve(positionsNow(family, heater.standing, water, state));
       const looked = () => ({
-        faults: new Set(standing.map((each) => each.id)),
-        details: standing,
+        faults: new Set(heater.standing.map((each) => each.id)),
+        details: heater.standing,
         water,
         state,
         circuit,
         beepOhm,
-        heatingWatt: family.elements.reduce((sum, { id }) => sum + watt(circuit, id), 0),
+        drawn: () =>
+          drawnHeater(
+            family,
+            heater,
+            heater.plate,
+            {
+              ...water,
+              limitTripped: water.limitTripped && !isDone(state, resetPressed),
+              dialCelsius: dialsNow(family, water, state),
+            },
+            positionsNow(family, heater.standing, water, state).breaker === 'on',
+            random,
+          ),
       });
       if (names.kind === 'observation') {
         return { kind: 'outcome', outcome: family.look(check, looked(), random) };
@@ -107,7 +101,7 @@ function simulateHeater(
       return { kind: 'number', value: voltsAt(circuit, from, to, random) };
     },
     volts([from, to], state) {
-      const circuit = solve(positionsNow(family, standing, water, state));
+      const circuit = solve(positionsNow(family, heater.standing, water, state));
       const seen = circuit.probeResistance(from, to).value;
       const loaded = numbers.proverOhm / (numbers.proverOhm + seen);
       return read('voltage-ac', circuit.probeVoltage(from, to).value * loaded, random).value;
@@ -140,6 +134,15 @@ function drawFaults(family: SimulatedHeater, twoFaults: number, random: Random):
   return [...random.pick(pairs)];
 }
 
+/** Where the dials stand for a reading: as found, or as somebody has turned them. */
+const dialsNow = ({ thermostats, dialCelsius }: SimulatedHeater, water: Water, state: UnitState) =>
+  Object.fromEntries(
+    thermostats.map((each) => {
+      const dial = dialOf(state, each);
+      return [each.id, dial === 'found' ? (water.dialCelsius[each.id] ?? 50) : dialCelsius[dial]];
+    }),
+  );
+
 function settled(
   family: SimulatedHeater,
   plate: Plate,
@@ -148,46 +151,16 @@ function settled(
   watt: (circuit: SolvedCircuit, element: string) => number,
   random: Random,
 ): Water {
-  const poles = family.topology.branches.filter((each) => each.openedBy === 'breaker');
   return family.settle(
     {
       faults,
       plate,
       run: (thermostats) => solve({ breaker: 'on', limit: 'closed', thermostats, lifted: [] }),
       watt,
-      legAmpere: (circuit) => Math.max(...poles.map((each) => circuit.currentThrough(each.id))),
-      earthAmpere: (circuit) => {
-        const phasors = poles.map((each) => circuit.phasorThrough(each.id));
-        return Math.hypot(
-          phasors.reduce((sum, each) => sum + each.inPhase, 0),
-          phasors.reduce((sum, each) => sum + each.quadrature, 0),
-        );
-      },
+      ...currents(family),
     },
     random,
   );
-}
-
-/** Every element at its own true ohms; what a fault changes on it, from there. */
-function trueChanges(
-  faults: readonly HeaterFault[],
-  ratios: Readonly<Record<string, number>>,
-): Record<string, BranchChange> {
-  const changes: Record<string, BranchChange> = {};
-  for (const [part, factor] of Object.entries(ratios)) {
-    changes[`${part}.a-half`] = { factor };
-    changes[`${part}.b-half`] = { factor };
-  }
-  for (const fault of faults) {
-    for (const [branch, change] of Object.entries(fault.changes)) {
-      const ratio = ratios[branch.split('.')[0]!] ?? 1;
-      changes[branch] =
-        typeof change === 'object' && 'factor' in change
-          ? { factor: change.factor * ratio }
-          : change;
-    }
-  }
-  return changes;
 }
 
 function positionsNow(

@@ -82,7 +82,12 @@ export const simulationNumbers = {
     outsized: { demand: 0.82, else: 0.08 },
     grit: { sediment: 0.86, else: 0.16 },
     dipTubeSeen: 0.97,
-    falls: { gone: 0.93, cold: 0.97, half: 0.6, full: 0.06 },
+    /** A kitchen tap or a tub, in L/min, and how far it falls in two minutes before somebody says so, in kelvin. */
+    openTap: { least: 7, most: 12 },
+    fellKelvin: { least: 4, most: 8 },
+    fallTold: 0.95,
+    /** What a hand calls hot, and warm, in °C. */
+    feltCelsius: { hot: { least: 39, most: 44 }, warm: { least: 26, most: 31 } },
     dials: { unequalByHabit: 0.15, lowTold: 0.88, unequalTold: 0.9 },
     lamp: 0.97,
     damp: { damp: 0.88, dry: 0.06 },
@@ -102,6 +107,8 @@ export const simulationNumbers = {
     afterWorkAsked: 0.5,
     afterWork: { wiring: 0.3, crossed: 0.85, else: 0.1 },
     otherWords: 0.07,
+    /** A kettle that rumbles is what the call is about, where there is sediment or scale. */
+    rumbles: 0.25,
     /** Damp or a puddle is what the call is about, where there is a leak at an element. */
     leakSeen: 0.12,
     tripsSaid: 0.62,

@@ -28,6 +28,7 @@ import type {
   Water,
 } from './simulated-heater';
 import type { Complaint } from '../simulated-family';
+import { saidOfWater, type LivedWater } from '../tank/lived-water';
 
 const { looks, answers: said } = numbers;
 
@@ -76,7 +77,7 @@ export const simulatedOneElement = simulatedHeaters({
   drawFault,
   settle,
   look,
-  outlet: (_, { water }, random) => water.topCelsius - 2 * random.next(),
+  outlet: (_, unit, random) => unit.drawn().tank.outletCelsius(5) - 1.5 * random.next(),
   complain,
   mended: { topCelsius: 51, bottomCelsius: 51, limitTripped: false, dialCelsius: { only: 51 } },
 });
@@ -176,7 +177,7 @@ function look(check: string, unit: LookedAt, random: Random): string {
     case 'breaker-recycle':
       return recycleBreaker(unit, random);
     case 'recovery-after-30-min':
-      return waitForHeat(unit, 800);
+      return waitForHeat(unit, random);
     case 'dial-look':
       return random.chance(
         faults.has('dial.low') ? looks.dials.lowTold : looks.dials.unequalByHabit / 3,
@@ -197,7 +198,12 @@ function look(check: string, unit: LookedAt, random: Random): string {
 }
 
 /** What the customer says, from what the tap and the lamp do. */
-function complain(faults: ReadonlySet<string>, water: Water, random: Random): Complaint {
+function complain(
+  faults: ReadonlySet<string>,
+  water: Water,
+  lived: LivedWater,
+  random: Random,
+): Complaint {
   const onset =
     said.onsetGradual[
       faults.has('scale')
@@ -213,12 +219,17 @@ function complain(faults: ReadonlySet<string>, water: Water, random: Random): Co
     breaker: breakerAnswer(faults, water, random),
   };
   return {
-    kind: random.chance(said.otherWords) ? 'other' : complaintOf(faults, water, random),
+    kind: random.chance(said.otherWords) ? 'other' : complaintOf(faults, water, lived, random),
     answers,
   };
 }
 
-function complaintOf(faults: ReadonlySet<string>, water: Water, random: Random): string {
+function complaintOf(
+  faults: ReadonlySet<string>,
+  water: Water,
+  lived: LivedWater,
+  random: Random,
+): string {
   // Water at the flange of a small unit drips where somebody sees it.
   if (leaks(faults) && random.chance(faults.has('flange.damp') ? 0.45 : said.leakSeen))
     return 'leak';
@@ -228,11 +239,10 @@ function complaintOf(faults: ReadonlySet<string>, water: Water, random: Random):
   }
   if (water.topCelsius > 70 && !water.limitTripped) return 'too-hot';
   if (water.topCelsius < 25 || water.limitTripped) return 'no-hot-water';
-  if (faults.has('scale')) return random.chance(0.55) ? 'slow' : 'noise';
-  if (faults.has('dial.low')) return random.chance(0.75) ? 'lukewarm' : 'runs-out';
-  if (faults.has('demand') || faults.has('no-fault')) {
-    return random.chance(0.65) ? 'runs-out' : random.chance(0.6) ? 'lukewarm' : 'slow';
-  }
+  if (faults.has('scale') && random.chance(0.4)) return 'noise';
   if (faults.has('lamp.open')) return 'other';
-  return random.chance(0.45) ? 'slow' : 'lukewarm';
+  const word = saidOfWater(lived, random);
+  if (word) return word;
+  if (faults.has('scale')) return 'slow';
+  return random.chance(0.45) ? 'slow' : random.chance(0.5) ? 'runs-out' : 'lukewarm';
 }

@@ -77,8 +77,37 @@ export function holdTester(
 export const recycleBreaker = ({ water }: LookedAt, random: Random): string =>
   random.chance(looks.breakerTold) === (water.trips !== undefined) ? 'trips' : 'holds';
 
-export const waitForHeat = ({ heatingWatt, water }: LookedAt, fullWatt: number): string =>
-  heatingWatt > fullWatt || water.topCelsius > 45 ? 'hot' : heatingWatt > 300 ? 'warm' : 'cold';
+/** Half an hour of waiting, and a hand under the tap. */
+export function waitForHeat({ drawn }: LookedAt, random: Random): string {
+  const { tank, advance } = drawn();
+  advance(1800, 0);
+  const celsius = tank.outletCelsius(5);
+  return celsius > random.between(looks.feltCelsius.hot)
+    ? 'hot'
+    : celsius > random.between(looks.feltCelsius.warm)
+      ? 'warm'
+      : 'cold';
+}
+
+/** Five minutes of an open tap, with a thermometer in the stream at the end. */
+export function drawFiveMinutes({ drawn }: LookedAt, random: Random): number {
+  const { tank, advance } = drawn();
+  const litrePerMinute = random.between(looks.openTap);
+  advance(300, litrePerMinute);
+  return tank.outletCelsius(litrePerMinute);
+}
+
+/** A tap opened and watched for two minutes. */
+export function watchDraw({ drawn }: LookedAt, random: Random): string {
+  const { tank, advance } = drawn();
+  const litrePerMinute = random.between(looks.openTap);
+  const first = tank.outletCelsius(0);
+  advance(120, litrePerMinute);
+  const fell = first - tank.outletCelsius(litrePerMinute) > random.between(looks.fellKelvin);
+  // Water that was cold from the start falls, as people say it, all the same.
+  const isFalling = fell || first < random.between(looks.feltCelsius.warm);
+  return random.chance(looks.fallTold) === isFalling ? 'falls-at-once' : 'holds';
+}
 
 export function tryOtherTap({ faults }: LookedAt, random: Random): string {
   const { demand, fine, fault } = looks.otherTapHot;

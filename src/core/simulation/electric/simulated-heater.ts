@@ -6,6 +6,7 @@ import type { FamilyNames } from '../../appliances/kit/names';
 import type { SolvedCircuit } from '../../circuit';
 import type { Random } from '../random';
 import type { Complaint, SimulatedFault } from '../simulated-family';
+import type { DrawnTank, LivedWater } from '../tank/lived-water';
 
 /**
  * What a family tells its simulated units: how faults come out in values, and what water, looks and customers do.
@@ -30,7 +31,7 @@ export interface SimulatedHeater {
   look(check: string, unit: LookedAt, random: Random): string;
   /** Water temperature that a check reads, in °C. */
   outlet(check: string, unit: LookedAt, random: Random): number;
-  complain(faults: ReadonlySet<string>, water: Water, random: Random): Complaint;
+  complain(faults: ReadonlySet<string>, water: Water, lived: LivedWater, random: Random): Complaint;
   /** Water once everything is mended, heated and reset. */
   readonly mended: Water;
 }
@@ -75,6 +76,6 @@ export interface LookedAt {
   readonly circuit: SolvedCircuit;
   /** Where the technician's meter begins to beep. */
   readonly beepOhm: number;
-  /** Heat into the water as the unit stands, in watts. */
-  readonly heatingWatt: number;
+  /** The tank as it stands with what is set now, to be drawn of and waited for. */
+  readonly drawn: () => DrawnTank;
 }

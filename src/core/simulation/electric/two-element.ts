@@ -19,6 +19,8 @@ import {
   tryThermostat,
   tugJoints,
   waitForHeat,
+  drawFiveMinutes,
+  watchDraw,
 } from './sights';
 import type {
   FaultDetails,
@@ -28,6 +30,7 @@ import type {
   Water,
 } from './simulated-heater';
 import type { Complaint } from '../simulated-family';
+import { saidOfWater, type LivedWater } from '../tank/lived-water';
 
 const { looks, answers: said } = numbers;
 
@@ -258,19 +261,10 @@ function settle(unit: SettlingUnit, random: Random): Water {
   };
 }
 
-function outlet(check: string, { faults, water }: LookedAt, random: Random): number {
-  const { topCelsius, bottomCelsius } = water;
-  const isFirst = check === 'outlet-first';
-  let celsius = isFirst
-    ? topCelsius - 2 * random.next()
-    : Math.min(topCelsius, bottomCelsius + 5) - 3;
-  if (!isFirst && topCelsius > 25 && bottomCelsius < 25) celsius = 24 + 16 * random.next();
-  if (faults.has('dip-tube.gone') && topCelsius > 25) {
-    celsius = isFirst ? Math.min(topCelsius, 38 + 11 * random.next()) : 20 + 13 * random.next();
-  } else if (faults.has('sediment') && !isFirst && bottomCelsius > 25) {
-    celsius = 34 + 14 * random.next();
-  }
-  return celsius;
+function outlet(check: string, unit: LookedAt, random: Random): number {
+  return check === 'outlet-first'
+    ? unit.drawn().tank.outletCelsius(6) - 1.5 * random.next()
+    : drawFiveMinutes(unit, random);
 }
 
 function look(check: string, unit: LookedAt, random: Random): string {
@@ -308,7 +302,7 @@ function look(check: string, unit: LookedAt, random: Random): string {
     case 'breaker-recycle':
       return recycleBreaker(unit, random);
     case 'recovery-after-30-min':
-      return waitForHeat(unit, 1800);
+      return waitForHeat(unit, random);
     case 'dials-look': {
       const dials = details.map((each) => each.dials).find((each) => each !== undefined);
       const { unequalByHabit, lowTold, unequalTold } = looks.dials;
@@ -324,17 +318,8 @@ function look(check: string, unit: LookedAt, random: Random): string {
       return random.chance(looks.grit[faults.has('sediment') ? 'sediment' : 'else'])
         ? 'grit'
         : 'clear';
-    case 'dip-tube-draw': {
-      const { gone, cold, half, full } = looks.falls;
-      const chance = faults.has('dip-tube.gone')
-        ? gone
-        : water.topCelsius < 25
-          ? cold
-          : water.bottomCelsius < 25
-            ? half
-            : full;
-      return random.chance(chance) ? 'falls-at-once' : 'holds';
-    }
+    case 'dip-tube-draw':
+      return watchDraw(unit, random);
     case 'dip-tube-look':
       return faults.has('dip-tube.gone') === random.chance(looks.dipTubeSeen) ? 'gone' : 'sound';
     default:
@@ -343,8 +328,13 @@ function look(check: string, unit: LookedAt, random: Random): string {
 }
 
 /** What the customer says, from what the tap does. */
-function complain(faults: ReadonlySet<string>, water: Water, random: Random): Complaint {
-  const kind = random.chance(said.otherWords) ? 'other' : complaintOf(faults, water, random);
+function complain(
+  faults: ReadonlySet<string>,
+  water: Water,
+  lived: LivedWater,
+  random: Random,
+): Complaint {
+  const kind = random.chance(said.otherWords) ? 'other' : complaintOf(faults, water, lived, random);
   const isDials = faults.has('dials.low') || faults.has('dials.unequal');
   const onset = faults.has('sediment')
     ? said.onsetGradual.slowFault
@@ -371,7 +361,12 @@ function complain(faults: ReadonlySet<string>, water: Water, random: Random): Co
   return { kind, answers };
 }
 
-function complaintOf(faults: ReadonlySet<string>, water: Water, random: Random): string {
+function complaintOf(
+  faults: ReadonlySet<string>,
+  water: Water,
+  lived: LivedWater,
+  random: Random,
+): string {
   if (leaks(faults) && random.chance(said.leakSeen)) return 'leak';
   if (water.trips) {
     if (!random.chance(said.tripsSaid)) return 'no-hot-water';
@@ -379,18 +374,10 @@ function complaintOf(faults: ReadonlySet<string>, water: Water, random: Random):
   }
   if (water.topCelsius > 70 && !water.limitTripped) return 'too-hot';
   if (water.topCelsius < 25 || water.limitTripped) return 'no-hot-water';
-  if (faults.has('dip-tube.gone')) return random.chance(0.45) ? 'lukewarm' : 'runs-out';
-  if (water.bottomCelsius < 25) {
-    return random.chance(0.65) ? 'runs-out' : random.chance(0.45) ? 'slow' : 'lukewarm';
-  }
-  if (faults.has('sediment')) {
-    return random.chance(0.2) ? 'noise' : random.chance(0.55) ? 'slow' : 'runs-out';
-  }
-  if (faults.has('demand') || faults.has('no-fault')) {
-    return random.chance(0.6) ? 'runs-out' : random.chance(0.6) ? 'lukewarm' : 'slow';
-  }
-  if (faults.has('dials.low') || faults.has('dials.unequal')) {
-    return random.chance(0.6) ? 'lukewarm' : 'runs-out';
-  }
-  return random.chance(0.45) ? 'slow' : random.chance(0.5) ? 'runs-out' : 'lukewarm';
+  if (faults.has('sediment') && random.chance(said.rumbles)) return 'noise';
+  return saidOfWater(lived, random) ?? anyWord(random);
 }
+
+/** Nothing is wrong with the water, and yet somebody called. */
+const anyWord = (random: Random): string =>
+  random.chance(0.5) ? 'runs-out' : random.chance(0.6) ? 'lukewarm' : 'slow';

@@ -63,7 +63,7 @@ export function simulatedTank(facts: TankFacts, random: Random): SimulatedTank {
       : [
           { kilogram: full() * start.split, celsius: start.bottom },
           { kilogram: full() * (1 - start.split), celsius: start.top },
-        ];
+        ].filter(({ kilogram }) => kilogram > 0);
   let inSediment = 0;
   let lost = 0;
   const within = (height: number) =>
@@ -118,9 +118,10 @@ export function simulatedTank(facts: TankFacts, random: Random): SimulatedTank {
       const kilogram = (litrePerMinute / 60) * seconds * kilogramPerLitre;
       if (kilogram > 0) draw(kilogram);
       watt.forEach((each, k) => heat(k, each, seconds));
+      const whole = full();
       for (const each of parcels) {
         const joule =
-          lossWattPerKelvin * (each.kilogram / full()) * (each.celsius - roomCelsius) * seconds;
+          lossWattPerKelvin * (each.kilogram / whole) * (each.celsius - roomCelsius) * seconds;
         each.celsius -= joule / (each.kilogram * jouleForKelvin);
         lost += joule;
       }
