@@ -48,10 +48,10 @@ describe('tables that were worked out elsewhere', () => {
     ] as Entry[];
     const job = emptyJob({ entries });
     const own = diagnoseJob(job).answer;
-    // The same heater with a litre more: nothing is filled for it before the pack is taken.
-    const plate = { ...plate4500, volumeLitre: 190 };
-    const larger = { ...job.unit, plate: { ...job.unit.plate, volume: { litre: 190 } } };
-    const of = pack.of.replace('"volumeLitre":189', '"volumeLitre":190');
+    // The same heater with a thimble more: nothing is filled for it before the pack is taken.
+    const plate = { ...plate4500, volumeLitre: 189.0001 };
+    const larger = { ...job.unit, plate: { ...job.unit.plate, volume: { litre: 189.0001 } } };
+    const of = pack.of.replace('"volumeLitre":189', '"volumeLitre":189.0001');
     expect(adoptTables(family, plate, { ...pack, of })).toBe(true);
     const { answer } = diagnoseJob({ ...job, unit: larger });
     expect(answer.next?.check).toBe(own.next?.check);

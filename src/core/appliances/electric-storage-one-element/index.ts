@@ -37,6 +37,7 @@ export const electricStorageOneElement = electricalFamily({
     },
   ],
   usualVolumeLitre: 30,
+  tank: { heaters: [0.14], thermostats: [0.35], limit: 0.76, differentialKelvin: 6 },
   faultModes,
   situations,
   coldCelsius,

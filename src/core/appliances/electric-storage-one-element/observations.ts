@@ -7,16 +7,17 @@ import {
   jointLook,
   jointModes,
   otherOutlet,
+  outletFirst,
   presence,
   recovery,
   resetPress,
   useLook,
   warmTest,
 } from '../electrical/looks';
-import { celsius, coldSpread, outcomes } from '../electrical/model';
+import { outcomes } from '../electrical/model';
 import { electricStateKey } from '../electrical/state';
 
-/** What a look, a press, a wait or a tap shows under a hypothesis. Tables are common practice. */
+/** What a look, a press, a wait or a tap shows under a hypothesis: of the water by the tank, else by tables of common practice. */
 export const observations: Readonly<Record<string, Observation>> = {
   'element-beep': beeps('element'),
   'thermostat-click': dialClick('thermostat', 'only', 'topCelsius'),
@@ -48,9 +49,8 @@ export const observations: Readonly<Record<string, Observation>> = {
       : outcomes({ dry: 0.96, damp: 0.04 }),
   'supply-presence': presence('supply.1', 'supply.2'),
   'breaker-recycle': breakerRecycle,
-  'recovery-after-30-min': recovery(800),
-  'outlet-first': ({ situation: { topCelsius } }) =>
-    celsius(topCelsius - 1, topCelsius > 25 ? 3.5 : coldSpread),
+  'recovery-after-30-min': recovery,
+  'outlet-first': outletFirst,
   'dial-look': (hypothesis) =>
     has(hypothesis, 'dial.low')
       ? outcomes({ usual: 0.06, low: 0.94 })

@@ -1,4 +1,6 @@
 import type { ElectricalDeclaration } from '../electrical/declaration';
+import { besides, saidOfWater } from '../electrical/looks';
+import type { UnitView } from '../electrical/observation';
 import type { UnitHypothesis } from '../electrical/unit-hypothesis';
 import type { Question } from '../family';
 import names from './names.json' with { type: 'json' };
@@ -42,7 +44,7 @@ const isWiring = (fault: string) => /^(cable-|w-|pin-|dial)/.test(fault);
 
 /** What the user of the unit would say. Tables are common practice. */
 export const answers: ElectricalDeclaration['answers'] = {
-  complaint: (hypothesis) => complaintKinds(hypothesis),
+  complaint: (hypothesis, _, unit) => complaintKinds(hypothesis, unit),
   onset: ({ faults }) => {
     if (faults.includes('scale')) return { sudden: 0.1, gradual: 0.9 };
     if (faults.includes('demand') || faults.includes('dial.low'))
@@ -78,7 +80,11 @@ export const answers: ElectricalDeclaration['answers'] = {
   },
 };
 
-function complaintKinds({ faults, situation }: UnitHypothesis): Record<string, number> {
+function complaintKinds(
+  hypothesis: UnitHypothesis,
+  unit: UnitView,
+): Readonly<Record<string, number>> {
+  const { faults, situation } = hypothesis;
   const { topCelsius, limitTripped, trips } = situation;
   const has = (fault: string) => faults.includes(fault);
   if (trips === 'residual-current')
@@ -88,20 +94,7 @@ function complaintKinds({ faults, situation }: UnitHypothesis): Record<string, n
   if (topCelsius > 70) return { 'too-hot': 0.85, noise: 0.05, 'no-hot-water': 0.02 };
   if (has('flange.damp'))
     return { leak: 0.3, 'trips-rcd': 0.15, 'no-hot-water': 0.3, lukewarm: 0.1 };
-  if (topCelsius < 25) return { 'no-hot-water': 0.9, lukewarm: 0.04, slow: 0.01 };
-  if (has('scale')) return { slow: 0.4, noise: 0.25, 'runs-out': 0.15, lukewarm: 0.12 };
-  if (has('dial.low')) return { lukewarm: 0.78, 'runs-out': 0.14, 'no-hot-water': 0.03 };
-  if (has('demand')) return { 'runs-out': 0.8, lukewarm: 0.08, slow: 0.06 };
   if (has('lamp.open')) return { other: 0.7, 'no-hot-water': 0.1, lukewarm: 0.05 };
-  if (faults.length === 0) {
-    return {
-      'no-hot-water': 0.12,
-      'runs-out': 0.28,
-      lukewarm: 0.25,
-      slow: 0.1,
-      'too-hot': 0.05,
-      other: 0.1,
-    };
-  }
-  return { slow: 0.4, 'runs-out': 0.2, lukewarm: 0.25, 'no-hot-water': 0.06 };
+  const words = saidOfWater(hypothesis, unit);
+  return has('scale') ? besides(words, { noise: 0.3, slow: 0.25 }) : words;
 }

@@ -62,6 +62,7 @@ export const electricStorageTwoElement = electricalFamily({
     },
   ],
   usualVolumeLitre: 189,
+  tank: { heaters: [0.66, 0.11], thermostats: [0.71, 0.16], limit: 0.76, differentialKelvin: 6 },
   faultModes,
   situations,
   coldCelsius,

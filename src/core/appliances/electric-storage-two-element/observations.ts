@@ -4,19 +4,22 @@ import {
   breakerRecycle,
   dialClick,
   dipTubeLook,
+  drawWatched,
   has,
   jointLook,
   jointModes,
   otherOutlet,
+  outletAfterFiveMinutes,
+  outletFirst,
   presence,
   recovery,
   resetPress,
   useLook,
   warmTest,
 } from '../electrical/looks';
-import { celsius, coldSpread, outcomes } from '../electrical/model';
+import { outcomes } from '../electrical/model';
 
-/** What a look, a press, a wait or a tap shows under a hypothesis. Tables are common practice. */
+/** What a look, a press, a wait or a tap shows under a hypothesis: of the water by the tank, else by tables of common practice. */
 
 export const observations: Readonly<Record<string, Observation>> = {
   'limit-reset-press': resetPress((hypothesis) =>
@@ -35,27 +38,10 @@ export const observations: Readonly<Record<string, Observation>> = {
   'lower-thermostat-click': dialClick('lower-thermostat', 'lower', 'bottomCelsius'),
   'supply-presence': presence('limit.1', 'limit.3'),
   'breaker-recycle': breakerRecycle,
-  'recovery-after-30-min': recovery(1800),
-  'outlet-first': (hypothesis) => {
-    const { topCelsius } = hypothesis.situation;
-    if (has(hypothesis, 'dip-tube.gone') && topCelsius > 30) return celsius(topCelsius - 6, 5);
-    return celsius(topCelsius - 1, topCelsius > 25 ? 3.5 : coldSpread);
-  },
-  'outlet-after-5-min': (hypothesis) => {
-    const { topCelsius, bottomCelsius } = hypothesis.situation;
-    if (topCelsius < 25) return celsius(topCelsius - 1, coldSpread);
-    if (has(hypothesis, 'dip-tube.gone')) return celsius(27, 5);
-    if (bottomCelsius < 25) return celsius(32, 8);
-    if (has(hypothesis, 'sediment')) return celsius(42, 6);
-    return celsius(Math.min(topCelsius, bottomCelsius + 4) - 2, 4);
-  },
-  'dip-tube-draw': (hypothesis) => {
-    const { topCelsius, bottomCelsius } = hypothesis.situation;
-    if (has(hypothesis, 'dip-tube.gone') || topCelsius < 25)
-      return outcomes({ holds: 0.06, 'falls-at-once': 0.94 });
-    if (bottomCelsius < 25) return outcomes({ holds: 0.5, 'falls-at-once': 0.5 });
-    return outcomes({ holds: 0.95, 'falls-at-once': 0.05 });
-  },
+  'recovery-after-30-min': recovery,
+  'outlet-first': outletFirst,
+  'outlet-after-5-min': outletAfterFiveMinutes,
+  'dip-tube-draw': drawWatched,
   'dials-look': (hypothesis) => {
     if (has(hypothesis, 'dials.low')) return outcomes({ equal: 0.05, unequal: 0.1, low: 0.85 });
     if (has(hypothesis, 'dials.unequal')) return outcomes({ equal: 0.05, unequal: 0.9, low: 0.05 });

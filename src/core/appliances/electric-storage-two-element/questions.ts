@@ -1,5 +1,7 @@
 import type { Question } from '../family';
 import type { ElectricalDeclaration } from '../electrical/declaration';
+import { besides, saidOfWater } from '../electrical/looks';
+import type { UnitView } from '../electrical/observation';
 import type { UnitHypothesis } from '../electrical/unit-hypothesis';
 import names from './names.json' with { type: 'json' };
 
@@ -47,7 +49,7 @@ const isWiring = (fault: string) => /^(splice|w-|strap)/.test(fault) || fault.st
 
 /** What the user of the unit would say. Tables are common practice. */
 export const answers: ElectricalDeclaration['answers'] = {
-  complaint: (hypothesis) => complaintKinds(hypothesis),
+  complaint: (hypothesis, _, unit) => complaintKinds(hypothesis, unit),
   onset: ({ faults }) => {
     if (faults.includes('sediment')) return { sudden: 0.1, gradual: 0.9 };
     if (faults.some((each) => each.startsWith('dials'))) return { sudden: 0.45, gradual: 0.55 };
@@ -82,41 +84,30 @@ export const answers: ElectricalDeclaration['answers'] = {
   },
 };
 
-function complaintKinds({ faults, situation }: UnitHypothesis): Record<string, number> {
-  const { topCelsius, bottomCelsius, limitTripped, trips } = situation;
-  const has = (fault: string) => faults.includes(fault);
+function complaintKinds(
+  hypothesis: UnitHypothesis,
+  unit: UnitView,
+): Readonly<Record<string, number>> {
+  const { faults, situation } = hypothesis;
+  const { topCelsius, limitTripped, trips } = situation;
   if (trips === 'residual-current')
     return { 'trips-rcd': 0.6, 'trips-breaker': 0.06, 'no-hot-water': 0.32 };
   if (trips) return { 'trips-breaker': 0.55, 'trips-rcd': 0.04, 'no-hot-water': 0.38 };
   if (limitTripped) return { 'no-hot-water': 0.86, 'too-hot': 0.09, lukewarm: 0.02 };
   if (topCelsius > 70) return { 'too-hot': 0.82, noise: 0.05, 'no-hot-water': 0.03 };
-  if (topCelsius < 25) {
-    return faults.some(isLeak)
-      ? { 'no-hot-water': 0.8, 'trips-breaker': 0.08, 'trips-rcd': 0.05, lukewarm: 0.02 }
-      : { 'no-hot-water': 0.9, lukewarm: 0.03, 'runs-out': 0.02, slow: 0.02 };
-  }
-  if (bottomCelsius < 25 && !has('dip-tube.gone')) {
-    return { 'runs-out': 0.55, slow: 0.14, lukewarm: 0.15, 'no-hot-water': 0.1 };
-  }
-  if (has('sediment')) {
-    return { slow: 0.35, 'runs-out': 0.3, noise: 0.2, lukewarm: 0.08, 'no-hot-water': 0.03 };
-  }
-  if (has('dip-tube.gone'))
-    return { lukewarm: 0.4, 'runs-out': 0.45, 'no-hot-water': 0.05, swings: 0.03 };
-  if (has('demand')) return { 'runs-out': 0.7, slow: 0.12, lukewarm: 0.1, 'no-hot-water': 0.03 };
-  if (has('dials.low'))
-    return { lukewarm: 0.75, 'runs-out': 0.12, 'no-hot-water': 0.05, slow: 0.04 };
-  if (has('dials.unequal'))
-    return { lukewarm: 0.4, 'runs-out': 0.45, slow: 0.06, 'no-hot-water': 0.03 };
-  if (faults.length === 0) {
+  if (topCelsius < 25 && faults.some(isLeak)) {
     return {
-      'no-hot-water': 0.15,
-      'runs-out': 0.25,
-      lukewarm: 0.25,
-      slow: 0.1,
-      'too-hot': 0.05,
-      other: 0.1,
+      'no-hot-water': 0.77,
+      'trips-breaker': 0.08,
+      'trips-rcd': 0.05,
+      leak: 0.04,
+      lukewarm: 0.02,
     };
   }
-  return { 'runs-out': 0.25, slow: 0.3, lukewarm: 0.2, 'no-hot-water': 0.08 };
+  const words = besides(
+    saidOfWater(hypothesis, unit),
+    // Where current finds water, water may be seen.
+    faults.some(isLeak) ? { leak: 0.04 } : {},
+  );
+  return faults.includes('sediment') ? besides(words, { noise: 0.2 }) : words;
 }

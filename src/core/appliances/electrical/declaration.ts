@@ -10,6 +10,8 @@ import type { FamilyParameters } from '../kit/parameters';
 import type { Plate } from './plate';
 import type { Situation, Trial } from './situation';
 import type { Thermostat } from './state';
+import type { UnitView } from './observation';
+import type { TankGeometry } from './water';
 
 /** Everything that a family of electric heaters declares: data, and one function for the thermal situation. */
 export interface ElectricalDeclaration extends Topology {
@@ -20,6 +22,7 @@ export interface ElectricalDeclaration extends Topology {
   readonly thermostats: readonly Thermostat[];
   readonly supplies: readonly SupplyChoice[];
   readonly usualVolumeLitre: number;
+  readonly tank: TankGeometry;
   readonly faultModes: readonly FaultMode[];
   /** How the unit may stand when the technician arrives: shares that sum to 1. */
   readonly situations: (trial: Trial) => readonly Situation[];
@@ -34,7 +37,10 @@ export interface ElectricalDeclaration extends Topology {
   readonly askedComplaints: readonly string[];
   /** What the user of the unit would say. Tables are common practice; a value without a share gets of what is left. */
   readonly answers: Readonly<
-    Record<string, (hypothesis: UnitHypothesis, plate: Plate) => Readonly<Record<string, number>>>
+    Record<
+      string,
+      (hypothesis: UnitHypothesis, plate: Plate, unit: UnitView) => Readonly<Record<string, number>>
+    >
   >;
   readonly repairs: Readonly<Record<string, Repair>>;
   readonly words: FamilyWords;

@@ -1,9 +1,10 @@
 import type { Prediction } from '../../diagnosis/model';
-import type { StateObservation } from './observation';
+import type { StateObservation, UnitView } from './observation';
 import { modeOfFault, partOfFault } from '../kit/list-hypotheses';
 import type { UnitHypothesis } from './unit-hypothesis';
-import { outcomes } from './model';
-import { isDone } from '../kit/unit-state';
+import { celsius, coldSpread, outcomes } from './model';
+import { isDone, type UnitState } from '../kit/unit-state';
+import { told, wordsForWater } from '../kit/lived-water';
 import { beepBelow, electricStateKey, resetPressed, waterOf } from './state';
 
 type UnitObservation = (hypothesis: UnitHypothesis) => Prediction;
@@ -108,23 +109,108 @@ export const dipTubeLook: UnitObservation = (hypothesis) =>
     ? outcomes({ sound: 0.03, gone: 0.97 })
     : outcomes({ sound: 0.98, gone: 0.02 });
 
-/** After half an hour of power; a full element is one that heats with more than `fullWatt`. */
-export const recovery = (fullWatt: number): StateObservation => ({
+/** After half an hour of power, by a hand under the tap: what the tank has come to. */
+export const recovery: StateObservation = {
   // It is waited for with the power on and every wire in its place.
-  keyOf: (state) =>
-    electricStateKey({ ...state, controls: { ...state.controls, power: 'on' }, apart: [] }),
+  keyOf: (state) => electricStateKey(withPower(state)),
   predict(hypothesis, state, unit) {
-    const watt = unit.heatingWatt(hypothesis, state);
-    const { topCelsius } = hypothesis.situation;
-    if (watt > fullWatt) return outcomes({ hot: 0.8, warm: 0.17, cold: 0.03 });
-    if (topCelsius > 45) return outcomes({ hot: 0.75, warm: 0.2, cold: 0.05 });
-    if (watt > leastHeatingWatt) return outcomes({ hot: 0.15, warm: 0.5, cold: 0.35 });
-    return outcomes({ hot: 0.02, warm: 0.05, cold: 0.93 });
+    const { samples } = unit.water.course(hypothesis, withPower(state), {
+      seconds: 1800,
+      draws: [],
+      sampleEverySecond: 1800,
+    });
+    const { outletCelsius } = samples.at(-1)!;
+    const hot = above(outletCelsius, 41.5, 2);
+    const cold = 1 - above(outletCelsius, 28.5, 1.5);
+    return outcomes({
+      hot: told(0.02 + 0.95 * hot),
+      warm: told(0.02 + 0.95 * Math.max(0, 1 - hot - cold)),
+      cold: told(0.01 + 0.95 * cold),
+    });
   },
+};
+
+const withPower = (state: UnitState): UnitState => ({
+  ...state,
+  controls: { ...state.controls, power: 'on' },
+  apart: [],
 });
 
-/** Below this power an element heats nothing that a user would notice. */
-const leastHeatingWatt = 250;
+/** An open kitchen tap or tub, in L/min, as it is met. Common practice. */
+const openTap = [7.5, 9.5, 11.5];
+/** Spread of the outlet of a tank that is said to stand at its dial: dials and people differ. In kelvin; common practice. */
+const dialSpread = 3.5;
+
+/** The outlet as the tap is opened. */
+export const outletFirst: StateObservation = {
+  keyOf: () => '',
+  predict(hypothesis, _, unit) {
+    const { samples } = drawOf(hypothesis, unit, 1, openTap[1]!);
+    const { outletCelsius } = samples[0]!;
+    return celsius(outletCelsius - 1, outletCelsius > 25 ? dialSpread : coldSpread);
+  },
+};
+
+/** The outlet after five minutes of an open tap, whatever that tap gives. */
+export const outletAfterFiveMinutes: StateObservation = {
+  keyOf: () => '',
+  predict(hypothesis, _, unit) {
+    const ends = openTap.map(
+      (flow) => drawOf(hypothesis, unit, 300, flow).samples.at(-1)!.outletCelsius,
+    );
+    const mean = ends.reduce((sum, each) => sum + each, 0) / ends.length;
+    const byFlow = Math.sqrt(ends.reduce((sum, each) => sum + (each - mean) ** 2, 0) / ends.length);
+    const isCold = hypothesis.situation.topCelsius < 25;
+    return celsius(mean - 1, isCold ? coldSpread : Math.hypot(dialSpread, byFlow, 2));
+  },
+};
+
+/** A tap that is watched for two minutes. */
+export const drawWatched: StateObservation = {
+  keyOf: () => '',
+  predict(hypothesis, _, unit) {
+    const { samples } = drawOf(hypothesis, unit, 120, openTap[1]!);
+    const first = hypothesis.situation.topCelsius;
+    const falls = Math.max(
+      above(first - samples.at(-1)!.outletCelsius, 6, 1.5),
+      1 - above(first, 28, 1.5),
+    );
+    return outcomes({
+      holds: told(0.95 - 0.9 * falls),
+      'falls-at-once': told(0.05 + 0.9 * falls),
+    });
+  },
+};
+
+const drawOf = (hypothesis: UnitHypothesis, unit: UnitView, seconds: number, flow: number) =>
+  unit.water.course(hypothesis, asArrived, {
+    seconds,
+    // Still running when it is looked at.
+    draws: [{ atSecond: 0, durationSecond: seconds + 1, litrePerMinute: flow }],
+    sampleEverySecond: seconds,
+  });
+
+const asArrived: UnitState = { controls: { power: 'on' }, apart: [], done: [], known: {} };
+
+/** Chance that a value that scatters so lies above a limit. */
+const above = (value: number, limit: number, spread: number): number =>
+  1 / (1 + Math.exp((-1.7 * (value - limit)) / spread));
+
+/** The same words, with others beside them that take so much of the whole. */
+export function besides(
+  words: Readonly<Record<string, number>>,
+  others: Readonly<Record<string, number>>,
+): Record<string, number> {
+  const left = 1 - Object.values(others).reduce((sum, each) => sum + each, 0);
+  const shares: Record<string, number> = { ...others };
+  for (const [word, share] of Object.entries(words))
+    shares[word] = told((shares[word] ?? 0) + left * share);
+  return shares;
+}
+
+/** What the user of the unit would say of its water. */
+export const saidOfWater = (hypothesis: UnitHypothesis, unit: UnitView) =>
+  wordsForWater(unit.water.shower(hypothesis), unit.water.usualShower);
 
 /** A reset button: it clicks where the limit had tripped, and seldom where the part is dead. */
 export const resetPress = (isDead: (hypothesis: UnitHypothesis) => boolean): StateObservation => ({

@@ -80,7 +80,7 @@ export function electricalModel(
         const { values } = declaration.questions[observable.question]!;
         return (index) => ({
           kind: 'outcomes',
-          probabilities: spreadOver(values, answers(hypotheses[index]!, plate)),
+          probabilities: spreadOver(values, answers(hypotheses[index]!, plate, view)),
         });
       }
       const { state } = observable;

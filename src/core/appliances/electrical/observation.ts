@@ -3,13 +3,14 @@ import type { Prediction } from '../../diagnosis/model';
 import type { Plate } from './plate';
 import type { UnitState } from '../kit/unit-state';
 import type { UnitHypothesis } from './unit-hypothesis';
+import type { WaterView } from './water';
 
 /** The unit's circuit under any hypothesis in any state. */
 export interface UnitView {
   readonly plate: Plate;
   solve(hypothesis: UnitHypothesis, state: UnitState): SolvedCircuit;
-  /** Power into the water in a state, in watts. */
-  heatingWatt(hypothesis: UnitHypothesis, state: UnitState): number;
+  /** What its circuit does to its water, in time. */
+  readonly water: WaterView;
 }
 
 /** What is seen, heard or felt: of the unit whatever its state, or in the state that it is in. */

@@ -154,7 +154,8 @@ describe.each(electricFamilies)('the circuit of $id', (family) => {
       done: [resetPressed, breakerCycled],
       known: {},
     };
-    const watt = view.heatingWatt(hypotheses[healthyIndex]!, state);
+    const watts = view.water.design(hypotheses[healthyIndex]!, state).power((1 << ids.length) - 1);
+    const watt = watts.reduce((sum, each) => sum + each, 0);
     const rated = 2500 * (plate.nominalVolt / plate.ratedVolt) ** 2;
     // Contacts and joints take a little of the volts; nothing else does.
     expect(watt).toBeGreaterThan(rated * 0.94);

@@ -12,6 +12,7 @@ import type { UnitHypothesis } from './unit-hypothesis';
 import type { UnitView } from './observation';
 import type { Plate } from './plate';
 import { plateCircuit } from './plate-circuit';
+import { waterView } from './water';
 import { isDone, wiresOf, type UnitState } from '../kit/unit-state';
 import {
   breakerCycled,
@@ -36,8 +37,11 @@ export function unitView(declaration: ElectricalDeclaration, plate: Plate): Fast
   const circuit = plateCircuit(declaration, plate);
   const ohms: BranchOhms[] = [];
   const ohmsOf = ({ circuit, changes }: UnitHypothesis): BranchOhms =>
-    (ohms[circuit] ??= branchOhms(declaration, plate, changes));
-  const heatHalves = declaration.branches.filter((each) => each.element).map((each) => each.id);
+    // A good unit that is none of the hypotheses has the number before the first.
+    (ohms[circuit + 1] ??= branchOhms(declaration, plate, changes));
+  const halves = declaration.elements.map(({ id }) =>
+    declaration.branches.filter((each) => each.element === id).map((each) => each.id),
+  );
   const solveAgain = circuit.solver();
   const room = new Float64Array(declaration.branches.length);
   const solveOpen = (base: BranchOhms, open: OpenBranches) =>
@@ -47,17 +51,31 @@ export function unitView(declaration: ElectricalDeclaration, plate: Plate): Fast
     const open = openBranches(declaration, plate, positions);
     return solveOhms(ohmsWith(ohmsOf(hypothesis), open), circuit.sources, circuit.numbering);
   };
+  const callingOpen: OpenBranches[] = [];
+  const known: (readonly number[])[] = [];
+  function wattsOf(hypothesis: UnitHypothesis, calling: number): readonly number[] {
+    const key = (hypothesis.circuit + 1) * 2 ** mostThermostats + calling;
+    return (known[key] ??= wattsAnew(hypothesis, calling));
+  }
+  function wattsAnew(hypothesis: UnitHypothesis, calling: number): readonly number[] {
+    const open = (callingOpen[calling] ??= openBranches(declaration, plate, {
+      breaker: 'on',
+      limit: 'closed',
+      thermostats: Object.fromEntries(
+        declaration.thermostats.map(({ id }, k) => [
+          id,
+          calling & (1 << k) ? ('calling' as const) : ('satisfied' as const),
+        ]),
+      ),
+      lifted: [],
+    }));
+    const solved = solveOpen(ohmsOf(hypothesis), open);
+    return halves.map((ids) => ids.reduce((sum, id) => sum + solved.powerIn(id), 0));
+  }
   return {
     plate,
     solve,
-    heatingWatt(hypothesis, state) {
-      const solved = solve(hypothesis, {
-        ...state,
-        controls: { ...state.controls, power: 'on' },
-        apart: [],
-      });
-      return heatHalves.reduce((sum, id) => sum + solved.powerIn(id), 0);
-    },
+    water: waterView(declaration, plate, wattsOf),
     ohmsOf,
     opener(state) {
       const found: OpenBranches[] = [];

@@ -1,6 +1,8 @@
 /** A storage tank as the model sees it: upright, of one width, full. Heights are shares of its own, 0 at the bottom. */
 export interface TankDesign {
   readonly volumeLitre: number;
+  /** Layers that it is cut into; as many as its volume asks for where not said. */
+  readonly layers?: number;
   /** Share at the bottom that sediment fills: it holds no water, and an element in it is behind it. */
   readonly sedimentShare?: number;
   readonly heaters: readonly Heater[];

@@ -17,6 +17,10 @@ export interface TankCourse {
   /** Thermostats that stand closed at the start; by their temperature where not said. */
   readonly calling?: number;
   readonly sampleEverySecond?: number;
+  /** The longest step of the model, in seconds; 30 where not said: layers and thermostats change little in it. */
+  readonly longestStepSecond?: number;
+  /** Ends the course before its time, asked with every sample. */
+  readonly stopWhen?: (energy: { readonly heated: number }) => boolean;
   /** Heights whose temperature is sampled; the outlet always is. */
   readonly probes?: readonly number[];
 }
@@ -46,14 +50,15 @@ export interface TankResult {
   };
 }
 
-/** The longest step of the model, in seconds: layers and thermostats change little in it. */
-const longestStep = 30;
+const usualLongestStep = 30;
 /** Height of the layers at the inlet that the incoming cold stirs. */
 const inletZone = 0.08;
 /** Heat that still water and the steel round it pass on between layers, in W/(m·K). Common practice: steel carries most of it. */
 const conductivity = 1.6;
 /** Height over width of a usual tank. */
 const slenderness = 2.6;
+/** Specific heat of water where half a percent does not matter, in J/(kg·K). */
+const usualHeat = 4186;
 /** Without a dip tube the cold falls through this upper part and mixes it; so much of it goes straight out again. */
 const plumeZone = 0.65;
 const shortCircuit = 0.18;
@@ -65,7 +70,7 @@ const shortCircuit = 0.18;
  */
 export function runTank(design: TankDesign, course: TankCourse): TankResult {
   if (!(course.seconds > 0)) throw new RangeError('a course takes some time');
-  const count = layerCount(design.volumeLitre);
+  const count = design.layers ?? layerCount(design.volumeLitre);
   const litre = design.volumeLitre * (1 - (design.sedimentShare ?? 0));
   const kilogram = (litre / 1000) * waterDensity(35);
   const layers = startLayers(course.startCelsius, kilogram, count);
@@ -125,13 +130,14 @@ export function runTank(design: TankDesign, course: TankCourse): TankResult {
         litrePerMinute: flow,
       });
       nextSample += everySecond;
+      if (course.stopWhen?.(energy) === true) break;
     }
     if (second >= course.seconds - 1e-9) break;
 
     while (change < changes.length && changes[change]! <= second + 1e-9) change += 1;
     const kilogramPerSecond = (flow / 60_000) * waterDensity(Math.min(95, outlet));
     let step = Math.min(
-      longestStep,
+      course.longestStepSecond ?? usualLongestStep,
       course.seconds - second,
       nextSample - second,
       (changes[change] ?? Infinity) - second,
@@ -164,7 +170,9 @@ export function runTank(design: TankDesign, course: TankCourse): TankResult {
       const mass = layers.mass[k]!;
       if (mass < 1e-6) continue;
       const share = mass / (kilogram / count);
-      const lost = lossOfLayer * share * (celsiusAt(k) - course.roomCelsius) * step;
+      // A loss need not know its kelvin to the hundredth.
+      const kelvin = layers.heat[k]! / usualHeat - course.roomCelsius;
+      const lost = lossOfLayer * share * kelvin * step;
       layers.heat[k]! -= lost / mass;
       energy.lost += lost;
     }
@@ -277,8 +285,7 @@ function conduct({ mass, heat }: Layers, joulePerKelvin: number): void {
     const [low, high] = [mass[k]!, mass[k + 1]!];
     const least = Math.min(low, high);
     if (least < 1e-6) continue;
-    // Specific heat differs by less than a percent: 4190 turns heat to kelvin here.
-    const passed = Math.min(joulePerKelvin / 4190, 0.4 * least) * (heat[k + 1]! - heat[k]!);
+    const passed = Math.min(joulePerKelvin / usualHeat, 0.4 * least) * (heat[k + 1]! - heat[k]!);
     heat[k]! += passed / low;
     heat[k + 1]! -= passed / high;
   }
