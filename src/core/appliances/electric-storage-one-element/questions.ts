@@ -1,5 +1,6 @@
 import type { ElectricalDeclaration } from '../electrical/declaration';
-import { besides, saidOfWater } from '../electrical/looks';
+import { saidOfWater } from '../electrical/looks';
+import { besides } from '../kit/lived-water';
 import type { UnitView } from '../electrical/observation';
 import type { UnitHypothesis } from '../electrical/unit-hypothesis';
 import type { Question } from '../family';

@@ -1,6 +1,7 @@
 import type { Question } from '../family';
 import type { ElectricalDeclaration } from '../electrical/declaration';
-import { besides, saidOfWater } from '../electrical/looks';
+import { saidOfWater } from '../electrical/looks';
+import { besides } from '../kit/lived-water';
 import type { UnitView } from '../electrical/observation';
 import type { UnitHypothesis } from '../electrical/unit-hypothesis';
 import names from './names.json' with { type: 'json' };

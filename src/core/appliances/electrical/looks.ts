@@ -122,11 +122,8 @@ export const recovery: StateObservation = {
     const { outletCelsius } = samples.at(-1)!;
     const hot = above(outletCelsius, 41.5, 2);
     const cold = 1 - above(outletCelsius, 28.5, 1.5);
-    return outcomes({
-      hot: told(0.02 + 0.95 * hot),
-      warm: told(0.02 + 0.95 * Math.max(0, 1 - hot - cold)),
-      cold: told(0.01 + 0.95 * cold),
-    });
+    const shares = { hot: told(0.02 + 0.95 * hot), cold: told(0.01 + 0.95 * cold) };
+    return outcomes({ ...shares, warm: 1 - shares.hot - shares.cold });
   },
 };
 
@@ -175,10 +172,8 @@ export const drawWatched: StateObservation = {
       above(first - samples.at(-1)!.outletCelsius, 6, 1.5),
       1 - above(first, 28, 1.5),
     );
-    return outcomes({
-      holds: told(0.95 - 0.9 * falls),
-      'falls-at-once': told(0.05 + 0.9 * falls),
-    });
+    const falling = told(0.05 + 0.9 * falls);
+    return outcomes({ holds: 1 - falling, 'falls-at-once': falling });
   },
 };
 
@@ -195,18 +190,6 @@ const asArrived: UnitState = { controls: { power: 'on' }, apart: [], done: [], k
 /** Chance that a value that scatters so lies above a limit. */
 const above = (value: number, limit: number, spread: number): number =>
   1 / (1 + Math.exp((-1.7 * (value - limit)) / spread));
-
-/** The same words, with others beside them that take so much of the whole. */
-export function besides(
-  words: Readonly<Record<string, number>>,
-  others: Readonly<Record<string, number>>,
-): Record<string, number> {
-  const left = 1 - Object.values(others).reduce((sum, each) => sum + each, 0);
-  const shares: Record<string, number> = { ...others };
-  for (const [word, share] of Object.entries(words))
-    shares[word] = told((shares[word] ?? 0) + left * share);
-  return shares;
-}
 
 /** What the user of the unit would say of its water. */
 export const saidOfWater = (hypothesis: UnitHypothesis, unit: UnitView) =>

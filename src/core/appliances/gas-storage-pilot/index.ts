@@ -14,7 +14,8 @@ import { ends, goodElements, tolerances, type Elements } from './elements';
 import { faults } from './faults';
 import { looks } from './looks';
 import { followed } from './followed';
-import { emfOf, gasModel, standingOhms, type GasUnit } from './model';
+import { emfOf, standingOhms, type GasUnit } from './model';
+import { modelOfPlate } from './model-of-plate';
 import namesFile from './names.json' with { type: 'json' };
 import parameters from './parameters.json' with { type: 'json' };
 import { drawGas } from './picture';
@@ -251,7 +252,7 @@ const hangsFreeOhm = 1e7;
 
 /** The physics of a plate, and what a meter shows on its millivolt circuit. */
 function modelOf(plate: GasPlate): SignalModel<GasPlate, GasStanding> {
-  const { run, circuit } = models.get(plate) ?? remember(plate);
+  const { run, circuit } = modelOfPlate(plate);
   return {
     run: (unit) => run(unit as GasUnit),
     probe(given, target, quantity) {
@@ -272,12 +273,4 @@ function modelOf(plate: GasPlate): SignalModel<GasPlate, GasStanding> {
       return behind > hangsFreeOhm ? 0 : (open * meterInputOhm) / (meterInputOhm + behind);
     },
   };
-}
-
-const models = new WeakMap<GasPlate, ReturnType<typeof gasModel>>();
-
-function remember(plate: GasPlate) {
-  const made = gasModel(plate);
-  models.set(plate, made);
-  return made;
 }

@@ -3,8 +3,9 @@ import { runnerOf, type Signals, type Stage } from '../kit/stages';
 import { openOhm } from '../../circuit';
 import { generators, letGoVolt, mainGasVolt, tipSeconds, type Elements } from './elements';
 import { millivoltCircuit, type MillivoltCircuit } from './millivolts';
-import { gasPressurePascal, halfHourRise, ratedGasFlow, type GasPlate } from './plate';
+import { gasPressurePascal, ratedGasFlow, type GasPlate } from './plate';
 import { coldCelsius, type GasStanding } from './standing';
+import { gasWater, type GasWaterModel } from './water';
 
 /** What is done once: the button of the roll-out cutout pressed. */
 export const cutoutReset = 'cutout-reset';
@@ -170,8 +171,8 @@ function callsFor({ state, standing, elements }: GasUnit): number {
   return celsius < set - elements['valve.early-kelvin'] - 2 ? 1 : 0;
 }
 
-/** The tank, heated from below as a whole, and what comes out of it. */
-const tank: Stage<GasUnit> = {
+/** The tank over its burner, and what comes out of it. */
+const tank = (water: GasWaterModel): Stage<GasUnit> => ({
   id: 'tank',
   takes: ['main', 'rate', 'air.share'],
   gives: [
@@ -185,7 +186,6 @@ const tank: Stage<GasUnit> = {
     'cold.celsius',
   ],
   run({ plate, elements: e, standing }, signals) {
-    const { volumeLitre } = plate;
     const heat =
       plate.inputWatt *
       signals['rate']! *
@@ -194,46 +194,37 @@ const tank: Stage<GasUnit> = {
       (1 - 0.22 * e['tank.sediment']) *
       (0.9 + 0.1 * signals['air.share']!);
     const top = standing.tankCelsius;
-    const set = e['dial.celsius'] - e['valve.early-kelvin'];
-    const rise = halfHourRise(volumeLitre, heat);
-    const drawn = drawnCelsius(top, volumeLitre, 50, e);
     const nearer = e['pair.nearer-share'];
-    const hot = (share: number) => drawnCelsius(top, volumeLitre, 225 * share, e);
+    const hot = (share: number) => water.drawn(e, top, 225 * share, 15);
+    const isPair = plate.arrangement === 'parallel';
     signals['heat'] = heat;
     signals['outlet.first'] = top;
-    signals['outlet.drawn'] = drawn;
-    // Half an hour of burner from cold, until the thermostat has had enough.
-    signals['outlet.recovered'] = Math.min(Math.max(set, coldCelsius), coldCelsius + rise);
-    signals['pair.difference'] =
-      hot(nearer) - (e['pair.other-heats'] > 0.5 ? hot(1 - nearer) : coldCelsius);
+    signals['outlet.drawn'] = water.drawn(e, top, 50, 10);
+    signals['outlet.recovered'] = water.recovered(e, heat);
+    signals['pair.difference'] = isPair
+      ? hot(nearer) - (e['pair.other-heats'] > 0.5 ? hot(1 - nearer) : coldCelsius)
+      : 0;
     signals['series.difference'] = e['pair.other-heats'] > 0.5 ? 0 : top - coldCelsius;
     signals['cold.celsius'] = coldCelsius;
     signals['cold.pressure'] = e['cold.pressure-pascal'];
   },
-};
-
-/**
- * Outlet after so many litres were drawn: at its full temperature until the usable part is gone, then mixing away; without a
- * dip tube it mixes from the first litre.
- */
-function drawnCelsius(top: number, volumeLitre: number, litre: number, e: Elements): number {
-  if (e['tank.dip-tube'] < 0.5) {
-    return coldCelsius + (top - coldCelsius) * Math.exp((-4 * litre) / volumeLitre);
-  }
-  const usable = 0.7 * volumeLitre * (1 - 0.2 * e['tank.sediment']);
-  const beyond = Math.max(0, litre - usable);
-  return coldCelsius + (top - coldCelsius) * Math.exp((-3 * beyond) / volumeLitre);
-}
+});
 
 const logistic = (x: number): number => 1 / (1 + Math.exp(-x));
 
 export interface GasModel {
   run(unit: GasUnit): Signals;
   circuit: MillivoltCircuit;
+  water: GasWaterModel;
 }
 
 /** The heater of a plate, to be run with any elements, standing and setting. */
 export function gasModel(plate: GasPlate): GasModel {
   const circuit = millivoltCircuit(plate);
-  return { circuit, run: runnerOf([lighting, millivolts(circuit), burning, tank]) };
+  const water = gasWater(plate);
+  return {
+    circuit,
+    water,
+    run: runnerOf([lighting, millivolts(circuit), burning, tank(water)]),
+  };
 }

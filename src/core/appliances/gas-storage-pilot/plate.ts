@@ -1,5 +1,4 @@
 import type { JobFile } from '../../job-file/generated/job-types';
-import { waterDensity, waterSpecificHeat } from '../../thermal/water';
 import { PlateError } from '../kit/plate-error';
 import { chosenOf, type PlateField } from '../kit/plate-field';
 
@@ -172,7 +171,3 @@ export const gasPressurePascal = {
 /** Gas that the burner takes by its plate, in m³/h. */
 export const ratedGasFlow = ({ inputWatt, fuel }: GasPlate): number =>
   (inputWatt * 3600) / grossJoulePerCubicMetre[fuel];
-
-/** How far the whole tank rises in half an hour of a heat, in kelvin, from the middle of the range. */
-export const halfHourRise = (volumeLitre: number, heatWatt: number): number =>
-  (heatWatt * 1800) / ((volumeLitre / 1000) * waterDensity(35) * waterSpecificHeat(35));

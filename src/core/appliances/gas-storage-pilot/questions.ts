@@ -1,6 +1,9 @@
 import type { Question } from '../family';
+import { besides, wordsForWater } from '../kit/lived-water';
 import type { Shares } from '../kit/signal/declaration';
+import { goodElements, type Elements } from './elements';
 import type { GasSeen } from './looks';
+import { modelOfPlate } from './model-of-plate';
 import namesFile from './names.json' with { type: 'json' };
 
 const yesNo = { yes: 'yes', no: 'no' };
@@ -104,17 +107,33 @@ function complains(seen: GasSeen): Shares {
   if (isDead) return { 'no-hot-water': 0.87, lukewarm: 0.04, code: 0.03, other: 0.03 };
   if (standing.tankCelsius > 60) return { 'too-hot': 0.85, 'no-hot-water': 0.03, other: 0.05 };
   if (seen.has('burner.late-ignition')) return { noise: 0.6, 'no-hot-water': 0.15, slow: 0.05 };
-  if (seen.has('sediment')) return { noise: 0.35, 'runs-out': 0.25, slow: 0.25, lukewarm: 0.08 };
   if (seen.has('crossed-fixture')) return { lukewarm: 0.6, swings: 0.2, 'runs-out': 0.1 };
-  if (seen.has('dip-tube.gone')) return { 'runs-out': 0.6, lukewarm: 0.3 };
-  if (
-    seen.has('pair.unequal-runs', 'pair.valve-shut', 'pair.other-out', 'series.first-out', 'demand')
-  ) {
+  if (seen.has('pair.unequal-runs', 'pair.valve-shut', 'pair.other-out', 'series.first-out')) {
     return { 'runs-out': 0.7, slow: 0.12, lukewarm: 0.12 };
   }
-  if (signals['outlet.first']! < 46) return { lukewarm: 0.75, 'runs-out': 0.12, slow: 0.06 };
-  return { slow: 0.3, 'runs-out': 0.25, lukewarm: 0.15, 'no-hot-water': 0.12, swings: 0.04 };
+  const words = wordsOfTank(seen);
+  return seen.has('sediment') ? besides(words, { noise: 0.35 }) : words;
 }
+
+/** What the tank gives them, beside what it gave when it was good. */
+function wordsOfTank({ plate, elements, standing, signals, has }: GasSeen): Shares {
+  const { water } = modelOfPlate(plate);
+  const good = goodElements(plate);
+  const usual = water.shower(
+    good,
+    { tankCelsius: good['dial.celsius'], heatWatt: plate.inputWatt * plate.efficiency },
+    1,
+  );
+  const lived = water.shower(
+    elements as Elements,
+    { tankCelsius: standing.tankCelsius, heatWatt: signals['heat']! },
+    has('demand') ? grownUse : 1,
+  );
+  return wordsForWater(lived, usual);
+}
+
+/** A household whose use has grown draws so much more. Common practice. */
+const grownUse = 2;
 
 /** Lights, and does not hold when it is let go. */
 const drops = (seen: GasSeen) =>

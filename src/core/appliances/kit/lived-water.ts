@@ -46,6 +46,18 @@ export function wordsForWater(lived: Shower, usual: Shower): Readonly<Record<str
 /** Shares to a thousandth: what differs by less is the same to everybody, whoever is worked out first. */
 export const told = (share: number): number => Math.round(share * 1000) / 1000;
 
+/** The same words, with others beside them that take so much of the whole. */
+export function besides(
+  words: Readonly<Record<string, number>>,
+  others: Readonly<Record<string, number>>,
+): Record<string, number> {
+  const left = 1 - Object.values(others).reduce((sum, each) => sum + each, 0);
+  const shares: Record<string, number> = { ...others };
+  for (const [word, share] of Object.entries(words))
+    shares[word] = told((shares[word] ?? 0) + left * share);
+  return shares;
+}
+
 /** A tap below this is called cold, and one below that lukewarm. */
 const coldBelow = 28;
 const lukewarmBelow = 42.5;

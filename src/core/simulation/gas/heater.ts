@@ -25,6 +25,7 @@ import {
   type GasFacts,
   type GasUnit,
 } from './unit';
+import { drawnCelsius, gasTank, gasWord } from './water';
 
 const familyNames = names as unknown as FamilyNames;
 const cutoutReset = 'cutout-reset';
@@ -214,34 +215,25 @@ function read(
     case 'outlet-first':
       return celsius(unit.tankCelsius);
     case 'outlet-after-5-min':
-      return celsius(drawn(unit, 50));
+      return celsius(drawnCelsius(unit, 50, isRunning ? heatWatt(unit) : 0));
     case 'recovery-after-30-min': {
-      const rise = isRunning ? (heatWatt(unit) * 1800) / (unit.litre * 4180 * 0.99) : 0;
-      return celsius(Math.min(unit.dial - unit.early, unit.coldCelsius + rise));
+      const { tank, advance } = gasTank(unit, unit.coldCelsius, isRunning ? heatWatt(unit) : 0);
+      advance(1800, 0);
+      return celsius(tank.outletCelsius(0));
     }
     case 'cold-pressure':
       return number(Math.round(unit.coldPascal / 1e4) * 1e4);
     case 'pair-outlet-temperatures': {
       const farther = unit.faults.has('pair.other-out')
         ? unit.coldCelsius
-        : drawn(unit, 225 * (1 - unit.nearerShare));
-      return celsius(drawn(unit, 225 * unit.nearerShare) - farther);
+        : drawnCelsius(unit, 225 * (1 - unit.nearerShare), 0);
+      return celsius(drawnCelsius(unit, 225 * unit.nearerShare, 0) - farther);
     }
     case 'series-outlet-temperatures':
       return celsius(unit.faults.has('series.first-out') ? unit.tankCelsius - unit.coldCelsius : 0);
     default:
       throw new RangeError(`nobody reads "${check}" with ${JSON.stringify(state.controls)}`);
   }
-}
-
-/** Outlet after some litres: full until most is gone, then mixing. */
-function drawn(unit: GasUnit, litre: number): number {
-  const above = unit.tankCelsius - unit.coldCelsius;
-  if (unit.faults.has('dip-tube.gone')) {
-    return unit.coldCelsius + above * Math.exp((-3.6 * litre) / unit.litre);
-  }
-  const usable = 0.68 * unit.litre * (1 - 0.2 * unit.depth);
-  return unit.coldCelsius + above * Math.exp((-3.2 * Math.max(0, litre - usable)) / unit.litre);
 }
 
 const number = (value: number): SimulatedAnswer => ({ kind: 'number', value });
@@ -369,12 +361,12 @@ function kindOf(unit: GasUnit, random: Random): string {
     return pick(['no-hot-water', 92], ['lukewarm', 5], ['other', 3]);
   if (unit.tankCelsius > 60) return 'too-hot';
   if (is('burner.late-ignition')) return pick(['noise', 7], ['no-hot-water', 2], ['slow', 1]);
-  if (is('sediment')) return pick(['noise', 35], ['runs-out', 25], ['slow', 30], ['lukewarm', 10]);
+  if (is('sediment') && random.chance(0.35)) return 'noise';
   if (is('crossed-fixture')) return pick(['lukewarm', 65], ['swings', 25], ['runs-out', 10]);
-  if (is('dip-tube.gone')) return pick(['runs-out', 65], ['lukewarm', 35]);
-  if (is('pair.unequal-runs', 'pair.valve-shut', 'pair.other-out', 'series.first-out', 'demand'))
+  if (is('pair.unequal-runs', 'pair.valve-shut', 'pair.other-out', 'series.first-out'))
     return pick(['runs-out', 75], ['slow', 12], ['lukewarm', 13]);
-  return unit.tankCelsius < 45
-    ? pick(['lukewarm', 80], ['runs-out', 12], ['slow', 8])
-    : pick(['slow', 35], ['runs-out', 30], ['lukewarm', 20], ['no-hot-water', 15]);
+  return (
+    gasWord(unit, heatWatt(unit), random) ??
+    pick(['slow', 35], ['runs-out', 30], ['lukewarm', 20], ['no-hot-water', 15])
+  );
 }

@@ -15,6 +15,8 @@ export interface GasUnit {
   readonly inputWatt: number;
   readonly litre: number;
   readonly coldCelsius: number;
+  /** From which its tank is drawn, the same every time that it is looked at. */
+  readonly tankSeed: number;
   gas: number;
   working: number;
   standing: number;
@@ -70,6 +72,7 @@ export function drawUnit(faults: ReadonlySet<string>, facts: GasFacts, random: R
     inputWatt: facts.inputWatt,
     litre: facts.volumeLitre,
     coldCelsius: between(numbers.coldCelsius),
+    tankSeed: Math.floor(random.next() * 2 ** 32),
     gas: 1,
     working: between(numbers.workingRatio),
     standing: between([0.95, 1.1]),
