@@ -54,6 +54,30 @@ const value: Schema = {
   else: { maxProperties: 2 },
 };
 
+/** Why a setting was left as it was left. */
+export const settingReasons = [
+  'customers-wish',
+  'corrected',
+  'matched-to-emitter',
+  'default-kept',
+  'restored',
+  'for-a-test',
+  'temporary',
+] as const;
+
+/** What a log entry tells: its begin and end, readings, a tap, when somebody looks again and has looked. */
+export const logPhases = [
+  'started',
+  'samples',
+  'tap-opened',
+  'tap-closed',
+  'look-again',
+  'looked',
+  'stopped',
+] as const;
+
+const numbers: Schema = { type: 'array', items: { type: 'number' }, minItems: 1, maxItems: 20_000 };
+
 const liftedEnd: Schema = object({ wire: name, end: name });
 
 /** What a house feeds its units with. */
@@ -161,6 +185,9 @@ const entries: Record<string, Schema> = {
       values: { type: 'object', additionalProperties: ref('value'), maxProperties: 20 },
       instrument: name,
       leads: ref('measured'),
+      /** What it was worked out from, where a clock was part of it; and how well it is known: one standard deviation. */
+      byClock: object({ elapsed: ref('measured') }, { volume: ref('measured'), turns: { type: 'number', exclusiveMinimum: 0, maximum: 1000 } }),
+      spread: ref('measured'),
     },
   ),
   observation: entry(
@@ -169,11 +196,15 @@ const entries: Record<string, Schema> = {
     { threshold: ref('measured'), instrument: name },
   ),
   code: entry('code', { code: name }, { display: text(), pack: name, saw: name }),
-  setting: entry('setting', {
-    setting: name,
-    as: oneOf('found', 'left'),
-    value: { oneOf: [ref('measured'), name, flag] },
-  }),
+  setting: entry(
+    'setting',
+    {
+      setting: name,
+      as: oneOf('found', 'left'),
+      value: { oneOf: [ref('measured'), name, flag] },
+    },
+    { why: oneOf(...settingReasons), due: time },
+  ),
   action: entry(
     'action',
     { action: oneOf(...actions) },
@@ -203,6 +234,24 @@ const entries: Record<string, Schema> = {
     check: name,
     samples: listOf(object({ offset: ref('measured'), value: ref('value') }), 100_000),
   }),
+  /** Temperatures in time: `log` is one id for each time that they are followed. */
+  log: entry(
+    'log',
+    { log: uuid, phase: oneOf(...logPhases) },
+    {
+      place: name,
+      /** Readings of one place: seconds after `at`, and what was read. */
+      track: object({ second: numbers, celsius: numbers }),
+      source: oneOf('hand', 'import', 'live'),
+      instrument: name,
+      file: text(),
+      /** What it is followed for; how often; and when somebody will look again. */
+      purpose: oneOf('watch', 'proof'),
+      every: ref('measured'),
+      due: time,
+      rate: ref('measured'),
+    },
+  ),
   photo: entry('photo', { attachment: { type: 'string', pattern: '^[0-9a-f]{64}$' } }),
   wire: entry(
     'wire',

@@ -16,10 +16,13 @@ import type {
   ProbePoint,
   ReadingEntry,
 } from '../job-file/generated/job-types';
+import type { LoggedCourse } from '../job-file/logs';
 import type { JobState } from '../job-file/state';
 import type { PartRequirement } from '../parts';
 import type { Procedure } from '../procedures';
 import type { Quantity } from '../quantities';
+import type { Explained } from '../thermal/log';
+import type { ShowerWish, TankResult } from '../thermal/tank';
 import type { Drawing } from './drawing';
 import type { CautionSign, CheckWords, FamilyCodes, Question, Repair } from './family';
 import type { AccessStep } from './kit/access-step';
@@ -30,6 +33,27 @@ import type { PlateField } from './kit/plate-field';
 import type { PictureControl, PictureSlider, SettingField } from './kit/setting';
 import type { UnitState } from './kit/unit-state';
 import type { PictureSetting, PictureState } from './picture';
+
+/** A storage tank as the rest of the house sees it: its logs as evidence, and what a shower under a hypothesis would be. */
+export interface StorageWater {
+  litre(plate: FamilyPlate): number;
+  /** Rated heat into the water and height of each heater, from the top down. */
+  heaters(plate: FamilyPlate): readonly {
+    readonly label: string;
+    readonly watt: number;
+    readonly height: number;
+  }[];
+  /** What a log shows, from one moment of it to another, with what was known of the unit before. */
+  observableOfLog(
+    course: LoggedCourse,
+    before: JobState,
+    part?: { readonly fromSecond?: number; readonly untilSecond?: number },
+  ): Observable | undefined;
+  /** How well a hypothesis explains such an observable, with the run that comes nearest. */
+  explain(plate: FamilyPlate, hypothesis: Hypothesis, observable: Observable): Explained;
+  /** A shower under a hypothesis: what comes out, minute by minute. */
+  shower(plate: FamilyPlate, hypothesis: Hypothesis, wish: ShowerWish): TankResult;
+}
 
 /** What a plate and its site say, as a family keeps it: only the family that read it looks inside. */
 export type FamilyPlate = object;
@@ -222,6 +246,8 @@ export interface ApplianceFamily {
     plate: FamilyPlate,
     repair: string | undefined,
   ): readonly PartRequirement[];
+  /** Its water in time; none where it stores none. */
+  readonly storage?: StorageWater;
   /** Where a fault without a name sits. */
   placeOfUnlisted(fault: string): string | undefined;
 }

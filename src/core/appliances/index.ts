@@ -20,6 +20,7 @@ export * from './kit/parameters';
 export * from './kit/plate-field';
 export type * from './kit/setting';
 export * from './kit/unit-state';
+export { asLogged } from './kit/logged-water';
 export { workLooks } from './kit/work-looks';
 export * from './worked-dead';
 export { PlateError } from './kit/plate-error';

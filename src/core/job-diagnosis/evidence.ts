@@ -1,6 +1,13 @@
-import type { ApplianceFamily } from '../appliances';
+import { asLogged, type ApplianceFamily } from '../appliances';
 import type { Evidence } from '../diagnosis';
-import type { Entry, JobFile, JobState, WalkedEntry } from '../job-file';
+import {
+  logsOf,
+  type Entry,
+  type JobFile,
+  type JobState,
+  type LoggedCourse,
+  type WalkedEntry,
+} from '../job-file';
 import { resultOf } from './result';
 
 /** Entry id under which the complaint and the answers of the call count as evidence. */
@@ -31,6 +38,7 @@ export function evidenceOf(
       entryEvidence(family, job, entry, before, errorRateOf),
     ),
     ...family.settingEvidence(walked, errorRateOf),
+    ...logEvidence(family, walked, parameters.errorRates.reading),
   ];
 }
 
@@ -77,6 +85,45 @@ function entryEvidence(
       errorRate: errorRateOf(family.isCheckId(entry.check) ? entry.check : undefined),
     },
   ];
+}
+
+/**
+ * Temperatures that were followed, as evidence: each log once, and in two where a repair was done meanwhile. Its weight is told
+ * at its first entry.
+ */
+function logEvidence(
+  { storage }: ApplianceFamily,
+  walked: readonly WalkedEntry[],
+  errorRate: number,
+): Evidence[] {
+  if (!storage) return [];
+  return logsOf(walked).flatMap((course) => {
+    const own = walked.find(({ entry }) => entry.id === course.entryIds[0])!;
+    return partsOf(course).flatMap((part): Evidence[] => {
+      const observable = storage.observableOfLog(course, own.before, part);
+      if (!observable) return [];
+      return [
+        {
+          entryId: own.entry.id,
+          checkId: observable.key,
+          observable,
+          result: asLogged,
+          repairsBefore: [...course.repairsBefore, ...part.repairs],
+          errorRate,
+        },
+      ];
+    });
+  });
+}
+
+/** A course from one repair to the next. */
+function partsOf({ events }: LoggedCourse) {
+  const repairs = events.filter((each) => each.kind === 'repair');
+  return Array.from({ length: repairs.length + 1 }, (_, k) => ({
+    fromSecond: k === 0 ? undefined : repairs[k - 1]!.second,
+    untilSecond: repairs[k]?.second,
+    repairs: repairs.slice(0, k).map(({ repair }) => repair),
+  }));
 }
 
 /** What each result since the last repair looked at, by entry, as a plan would name it. */

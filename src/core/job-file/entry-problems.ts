@@ -6,11 +6,13 @@ import type {
   Entry,
   EntryState,
   JobFile,
+  LogEntry,
   ReadingEntry,
   SettingEntry,
   StepEntry,
   VerdictEntry,
 } from './generated/job-types';
+import { isLogPlace, logPlaces } from './log-places';
 import { pointerPart, type JobFileProblem } from './problem';
 import { quantityOf } from './quantity';
 import { timeProblems } from './sound';
@@ -181,6 +183,8 @@ function ownProblems(entry: Entry, pointer: string, catalogue: FamilyCatalogue):
         valueProblems(value, quantity, `${pointer}/samples/${index}/value`),
       );
     }
+    case 'log':
+      return logProblems(entry, pointer);
     case 'skip':
       return catalogue.check(entry.check) ? [] : [unknownCheck(pointer, entry.check, catalogue)];
     case 'setting':
@@ -206,6 +210,45 @@ function ownProblems(entry: Entry, pointer: string, catalogue: FamilyCatalogue):
       return [];
   }
 }
+
+/** Hottest and coldest that a log may say: what no probe of ours reads is a slip of a file. */
+const loggedCelsius = [-60, 300] as const;
+
+function logProblems({ phase, place, track, due, every, rate }: LogEntry, pointer: string) {
+  const problems: JobFileProblem[] = [];
+  const say = (at: string, message: string) =>
+    problems.push({ pointer: `${pointer}${at}`, message });
+  if (place !== undefined && !isLogPlace(place)) {
+    say('/place', `No place of a log is named "${place}": ${logPlaces.join(', ')}, readout-….`);
+  }
+  if ((phase === 'samples') !== (track !== undefined)) {
+    say('/track', 'Readings come with the phase "samples", and only with it.');
+  }
+  if (phase === 'samples' && place === undefined) say('/place', 'Say where it was read.');
+  if (phase === 'look-again' && due === undefined) say('/due', 'Say when to look again.');
+  if (due !== undefined) problems.push(...timeProblems(due, `${pointer}/due`));
+  if (every !== undefined) problems.push(...unitProblems(every, 'time', `${pointer}/every`));
+  if (rate !== undefined) problems.push(...unitProblems(rate, 'flow', `${pointer}/rate`));
+  if (track) {
+    const { second, celsius } = track;
+    if (second.length !== celsius.length) {
+      say(
+        '/track',
+        `${second.length} times and ${celsius.length} temperatures: each reading has both.`,
+      );
+    }
+    const back = second.findIndex((each, k) => k > 0 && !(each > second[k - 1]!));
+    if (back >= 0) say(`/track/second/${back}`, 'Times go forward: this one does not.');
+    const [least, most] = loggedCelsius;
+    const odd = celsius.findIndex((each) => !(each >= least && each <= most));
+    if (odd >= 0) say(`/track/celsius/${odd}`, `${celsius[odd]} °C is no temperature of water.`);
+    const far = second.findIndex((each) => Math.abs(each) > longestLogSecond);
+    if (far >= 0) say(`/track/second/${far}`, 'A log is no longer than a month.');
+  }
+  return problems;
+}
+
+const longestLogSecond = 31 * 86_400;
 
 function stateProblems(
   { lifted = [], water = {}, controls = {}, ...rest }: EntryState,

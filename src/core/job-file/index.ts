@@ -14,6 +14,8 @@ export * from './corrections';
 export { complaintProblems, entryProblems } from './entry-problems';
 export * from './fold';
 export type { ProofEnd } from './isolation';
+export * from './log-places';
+export * from './logs';
 export * from './permitted-work';
 export { pointerPart, type JobFileProblem } from './problem';
 export * from './proof-of-dead';

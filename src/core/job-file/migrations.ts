@@ -23,6 +23,11 @@ export const migrations: readonly Migration[] = [
     to: [1, 3],
     bring: asItWas,
   },
+  {
+    name: 'temperature-logs-readings-by-the-clock-and-reasons-of-settings',
+    to: [1, 4],
+    bring: asItWas,
+  },
 ];
 
 /** What this program writes. */

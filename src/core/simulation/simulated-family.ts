@@ -1,6 +1,7 @@
 import type { FamilyPlate } from '../appliances/appliance-family';
 import type { FamilyNames } from '../appliances/kit/names';
 import type { UnitState } from '../appliances/kit/unit-state';
+import type { UnitInTime } from './in-time/unit-in-time';
 import type { Random } from './random';
 
 /**
@@ -14,6 +15,8 @@ export interface SimulatedFamily {
   /** Faults that no list of the engine has, each with the repair that mends it. */
   readonly strangeFaults: Readonly<Record<string, string>>;
   simulate(plate: FamilyPlate, random: Random, options: SimulationOptions): SimulatedUnit;
+  /** The same kind of unit going on in time, with the given faults. */
+  inTime(plate: FamilyPlate, random: Random, faults: readonly string[]): UnitInTime;
 }
 
 /** A simulated unit with hidden faults. It answers any check as a real one would, and uses nothing of the diagnosis. */

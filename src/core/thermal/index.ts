@@ -22,6 +22,7 @@
 export * from './expansion';
 export * from './flow-heat';
 export * from './heating-time';
+export * from './log';
 export * from './mixing';
 export * from './recovery';
 export * from './standing-loss';

@@ -1,5 +1,6 @@
 import { isWorkedDead, workLooks, type ApplianceFamily } from '@/core/appliances';
 import { callEntryId } from '@/core/job-diagnosis';
+import { logWords } from './log-words';
 import {
   currentEntry,
   judgeDeadProof,
@@ -146,6 +147,8 @@ export class FamilyWords {
         return 'Photograph';
       case 'countersign':
         return 'Countersigned';
+      case 'log':
+        return logTitles[entry.phase];
     }
   }
 
@@ -224,6 +227,8 @@ export class FamilyWords {
         return services.find(({ id }) => id === entry.service)?.title ?? entry.service;
       case 'action':
         return entry.action === 'proved-dead' ? provedWords(entry) : '';
+      case 'log':
+        return logWords(entry, system);
       case 'code':
         return entry.display ?? entry.code;
       default:
@@ -264,6 +269,16 @@ const wireTitles = {
   noted: 'Wire noted',
   mapped: 'Wire on the new part',
   back: 'Wire confirmed',
+} as const;
+
+const logTitles = {
+  started: 'Temperatures followed',
+  samples: 'Temperature',
+  'tap-opened': 'Hot tap opened',
+  'tap-closed': 'Hot tap shut',
+  'look-again': 'Look again',
+  looked: 'Looked again',
+  stopped: 'Temperatures no longer followed',
 } as const;
 
 const stepPhases = {

@@ -11,7 +11,7 @@ import type { Plate } from './plate';
 import type { Situation, Trial } from './situation';
 import type { Thermostat } from './state';
 import type { UnitView } from './observation';
-import type { TankGeometry } from './water';
+import type { TankGeometry } from './tank-geometry';
 
 /** Everything that a family of electric heaters declares: data, and one function for the thermal situation. */
 export interface ElectricalDeclaration extends Topology {

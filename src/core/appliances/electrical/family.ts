@@ -39,6 +39,7 @@ import { withWork } from '../kit/work-looks';
 import { partRequirements } from './part-requirements';
 import { storageProcedures } from '../../procedures/storage';
 import { electricalProcedures } from './procedures';
+import { storageWater } from './storage-water';
 import { placeOfUnlisted } from './unlisted';
 
 export function electricalFamily(declared: ElectricalDeclaration): ElectricalFamily {
@@ -178,6 +179,7 @@ export function electricalFamily(declared: ElectricalDeclaration): ElectricalFam
         declaration.elements.map(({ id, part }) => [part, (plate as Plate).elementWatt[id]!]),
       ),
     nextProof: (plate) => nextProof(declaration, plate as Plate),
+    storage: storageWater(declaration, (plate) => unitView(declaration, plate)),
     placeOfUnlisted,
   };
   return family;

@@ -11,6 +11,7 @@ import { dangersOf, usualDangerMinutes } from './dangers';
 import type { ElectricalDeclaration } from './declaration';
 import { heaterHypotheses } from './hypotheses';
 import type { UnitHypothesis } from './unit-hypothesis';
+import { logPredictor } from '../kit/logged-water';
 import { floatingOhm, meterInputOhm, meters, usualLeadOhm } from '../kit/meters';
 import type { CircuitObservable, ElectricalObservable } from './observable';
 import type { FamilyParameters } from '../kit/parameters';
@@ -84,6 +85,13 @@ export function electricalModel(
         });
       }
       const { state } = observable;
+      if (observable.kind === 'log') {
+        return logPredictor(
+          hypotheses.length,
+          (index) => view.water.logTank(hypotheses[index]!, state),
+          observable.log,
+        );
+      }
       if (observable.kind === 'check') {
         const observation = declaration.observations[observable.check];
         if (!observation)

@@ -1,6 +1,7 @@
 import type { Observable } from '../../diagnosis/model';
 import type { ProbePoint } from '../../job-file/generated/job-types';
 import type { ElectricalDeclaration } from './declaration';
+import type { LogObservable } from '../kit/logged-water';
 import type { FamilyNames } from '../kit/names';
 import { isOneOff, type UnitState } from '../kit/unit-state';
 import { electricStateKey } from './state';
@@ -17,6 +18,7 @@ export type ElectricalObservable = Observable &
     | { readonly kind: 'clamp'; readonly wires: readonly string[]; readonly state: UnitState }
     | { readonly kind: 'check'; readonly check: string; readonly state: UnitState }
     | { readonly kind: 'question'; readonly question: string }
+    | Pick<LogObservable, 'kind' | 'log' | 'state'>
   );
 
 export type CircuitObservable = Extract<ElectricalObservable, { kind: 'probe' | 'clamp' }>;

@@ -2,30 +2,29 @@ import {
   longest,
   runTank,
   showerOf,
+  trueOverPlateVolume,
   usualLossWattPerKelvin,
   usualShower,
   type Power,
   type Shower,
+  type ShowerWish,
   type TankCourse,
   type TankDesign,
   type TankResult,
 } from '../../thermal/tank';
+import type { KeyedTank } from '../kit/logged-water';
 import { isDone, type UnitState } from '../kit/unit-state';
-import type { ElectricalDeclaration } from './declaration';
 import type { Plate } from './plate';
-import { dialOf, isPowered, breakerCycled, readDialOf, resetPressed } from './state';
+import {
+  breakerCycled,
+  dialOf,
+  isPowered,
+  readDialOf,
+  resetPressed,
+  type Thermostat,
+} from './state';
+import type { TankGeometry } from './tank-geometry';
 import type { UnitHypothesis } from './unit-hypothesis';
-
-/** Where a family's elements and thermostats sit, as shares of the tank's height. Common practice: drawings differ by a few hundredths. */
-export interface TankGeometry {
-  /** By element, in the order of `elements`. */
-  readonly heaters: readonly number[];
-  /** By thermostat, in the order of `thermostats`. */
-  readonly thermostats: readonly number[];
-  readonly limit: number;
-  /** What the thermostats switch back at, below their dial, in kelvin. */
-  readonly differentialKelvin: number;
-}
 
 /** The water of a unit in time, under a hypothesis. */
 export interface WaterView {
@@ -34,6 +33,10 @@ export interface WaterView {
   usualShower: Shower;
   /** What a course comes to that starts as the hypothesis stands, with everything set as the state says. */
   course(hypothesis: UnitHypothesis, state: UnitState, course: FreeCourse): TankResult;
+  /** The tank of a log under a hypothesis; equal keys have equal tanks. */
+  logTank(hypothesis: UnitHypothesis, state: UnitState): KeyedTank;
+  /** A shower as it stands, every half minute. */
+  showerRun(hypothesis: UnitHypothesis, wish: ShowerWish): TankResult;
   /** The tank under a hypothesis, and the heat that its circuit gives it. */
   design(hypothesis: UnitHypothesis, state: UnitState): { design: TankDesign; power: Power };
 }
@@ -54,10 +57,12 @@ const limitCelsius = 77;
 
 const asFound: UnitState = { controls: { power: 'on' }, apart: [], done: [], known: {} };
 
-type WaterParts = Pick<
-  ElectricalDeclaration,
-  'elements' | 'thermostats' | 'tank' | 'coldCelsius' | 'dialCelsius'
->;
+interface WaterParts {
+  readonly thermostats: readonly Thermostat[];
+  readonly tank: TankGeometry;
+  readonly coldCelsius: number;
+  readonly dialCelsius: { readonly usual: number; readonly high: number; readonly low: number };
+}
 
 /** @param wattsOf heat of each element with thermostats calling by bits, of the circuit alone: breaker on, limit closed. */
 export function waterView(
@@ -109,7 +114,7 @@ export function waterView(
     const dials = dialsOf(hypothesis, state);
     const lowest = Math.min(...geometry.heaters);
     return {
-      volumeLitre: plate.volumeLitre,
+      volumeLitre: plate.volumeLitre * trueOverPlateVolume,
       layers,
       ...(cover ? { sedimentShare: cover.share } : {}),
       heaters: geometry.heaters.map((height) => ({
@@ -224,7 +229,40 @@ export function waterView(
     return found;
   }
 
+  function logTank(hypothesis: UnitHypothesis, state: UnitState): KeyedTank {
+    const lived = standing(hypothesis);
+    return {
+      // Where the log begins it may have been drawn or heated since it was found: its own readings say how it stands.
+      key: keyOf(hypothesis, state),
+      tank: {
+        design: designOf(hypothesis, state),
+        power: roundPowerOf(hypothesis, { ...state, done: [...state.done, resetPressed] }),
+        limitTripped: isOpen(hypothesis, state),
+        standing: lived,
+        coldCelsius,
+      },
+    };
+  }
+
   return {
+    logTank,
+    showerRun: (hypothesis, { litrePerMinute, wantedCelsius }) =>
+      runTank(designOf(hypothesis, asFound), {
+        seconds: longest.showerMinutes * 60,
+        startCelsius: standing(hypothesis),
+        coldCelsius,
+        roomCelsius,
+        draws: [
+          {
+            atSecond: 0,
+            durationSecond: longest.showerMinutes * 60 + 1,
+            litrePerMinute: litrePerMinute * (hypothesis.faults.includes('demand') ? grownUse : 1),
+            wantedCelsius,
+          },
+        ],
+        power: powerOf(hypothesis, asFound),
+        sampleEverySecond: 30,
+      }),
     shower,
     get usualShower() {
       return shower(usual);

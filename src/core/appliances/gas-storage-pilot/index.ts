@@ -27,6 +27,7 @@ import { gasProcedures } from './procedures';
 import { repairs } from './repairs';
 import { situations } from './situations';
 import type { GasStanding } from './standing';
+import { gasStorageWater } from './storage-water';
 import { usualOrder } from './usual-order';
 import { words } from './words';
 
@@ -228,6 +229,7 @@ export const gasStoragePilot = signalFamily<GasPlate, GasStanding>({
   },
   looks,
   answers,
+  water: gasStorageWater,
   impliedState(check, present) {
     const { state } = names.checks[check]!;
     const burns = access.needs[check]?.sets.includes('pilot-lit') ?? false;

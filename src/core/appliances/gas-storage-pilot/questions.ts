@@ -3,6 +3,7 @@ import { besides, wordsForWater } from '../kit/lived-water';
 import type { Shares } from '../kit/signal/declaration';
 import { goodElements, type Elements } from './elements';
 import type { GasSeen } from './looks';
+import { grownUse } from './water';
 import { modelOfPlate } from './model-of-plate';
 import namesFile from './names.json' with { type: 'json' };
 
@@ -131,9 +132,6 @@ function wordsOfTank({ plate, elements, standing, signals, has }: GasSeen): Shar
   );
   return wordsForWater(lived, usual);
 }
-
-/** A household whose use has grown draws so much more. Common practice. */
-const grownUse = 2;
 
 /** Lights, and does not hold when it is let go. */
 const drops = (seen: GasSeen) =>

@@ -1,6 +1,7 @@
 import {
   runTank,
   showerOf,
+  trueOverPlateVolume,
   usualLossWattPerKelvin,
   usualShower,
   type Shower,
@@ -27,7 +28,7 @@ const layers = 18;
 export function gasTank({ volumeLitre }: GasPlate, elements: Elements): TankDesign {
   const depth = step(elements['tank.sediment'], 0.1);
   return {
-    volumeLitre,
+    volumeLitre: volumeLitre * trueOverPlateVolume,
     layers,
     ...(depth > 0 ? { sedimentShare: sediment.share * depth } : {}),
     heaters: [{ height: 0, ...(depth > 0 ? { lagSecond: sediment.lagSecond * depth } : {}) }],
@@ -126,9 +127,9 @@ export function gasWater(plate: GasPlate): GasWaterModel {
   };
 }
 
-const house = { coldCelsius, roomCelsius } as const;
+export const house = { coldCelsius, roomCelsius } as const;
 
-const burner =
+export const burner =
   (watt: number) =>
   (calling: number): readonly number[] => [calling > 0 ? watt : 0];
 
@@ -142,3 +143,6 @@ function along(value: number, size: number, at: (round: number) => number): numb
 }
 
 const mostKept = 5000;
+
+/** A household whose use has grown draws so much more. Common practice. */
+export const grownUse = 2;

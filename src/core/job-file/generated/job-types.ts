@@ -10,6 +10,7 @@ export type Entry =
   | ActionEntry
   | SkipEntry
   | SeriesEntry
+  | LogEntry
   | PhotoEntry
   | WireEntry
   | PartEntry
@@ -261,6 +262,12 @@ export interface ReadingEntry {
   };
   instrument?: string;
   leads?: Measured;
+  byClock?: {
+    elapsed: Measured;
+    volume?: Measured;
+    turns?: number;
+  };
+  spread?: Measured;
 }
 export interface EntryState {
   power?: 'on' | 'off';
@@ -323,6 +330,9 @@ export interface SettingEntry {
   visit?: string;
   note?: string;
   state?: EntryState;
+  why?:
+    'customers-wish' | 'corrected' | 'matched-to-emitter' | 'default-kept' | 'restored' | 'for-a-test' | 'temporary';
+  due?: string;
 }
 export interface ActionEntry {
   id: string;
@@ -404,6 +414,37 @@ export interface SeriesEntry {
   visit?: string;
   note?: string;
   state?: EntryState;
+}
+export interface LogEntry {
+  id: string;
+  at: string;
+  kind: 'log';
+  log: string;
+  phase: 'started' | 'samples' | 'tap-opened' | 'tap-closed' | 'look-again' | 'looked' | 'stopped';
+  by?: string;
+  visit?: string;
+  note?: string;
+  state?: EntryState;
+  place?: string;
+  track?: {
+    /**
+     * @minItems 1
+     * @maxItems 20000
+     */
+    second: number[];
+    /**
+     * @minItems 1
+     * @maxItems 20000
+     */
+    celsius: number[];
+  };
+  source?: 'hand' | 'import' | 'live';
+  instrument?: string;
+  file?: string;
+  purpose?: 'watch' | 'proof';
+  every?: Measured;
+  due?: string;
+  rate?: Measured;
 }
 export interface PhotoEntry {
   id: string;

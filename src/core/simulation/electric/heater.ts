@@ -1,9 +1,9 @@
 import type { SwitchPositions } from '../../appliances/electrical/circuit-of';
 import type { Plate } from '../../appliances/electrical/plate';
+import type { SolvedCircuit } from '../../circuit';
 import { isDone, type UnitState } from '../../appliances/kit/unit-state';
 import { breakerCycled, dialOf, isPowered, resetPressed } from '../../appliances/electrical/state';
-import type { SolvedCircuit } from '../../circuit';
-import { currents } from './heater-in-time';
+import { currents, heaterInTime } from './heater-in-time';
 import { read } from './instruments';
 import { drawnHeater, livedWith } from './lived';
 import { simulationNumbers as numbers } from './numbers';
@@ -15,7 +15,7 @@ import type {
   SimulationOptions,
 } from '../simulated-family';
 import type { HeaterFault, SimulatedHeater, Water } from './simulated-heater';
-import { trueHeater } from './true-heater';
+import { trueHeater, type TrueHeater } from './true-heater';
 
 /** A family of simulated heaters, each answering any check from its circuit, with its own continuous values. */
 export const simulatedHeaters = (heater: SimulatedHeater): SimulatedFamily => ({
@@ -23,6 +23,8 @@ export const simulatedHeaters = (heater: SimulatedHeater): SimulatedFamily => ({
   weights: heater.weights,
   strangeFaults: heater.strangeFaults,
   simulate: (plate, random, options) => simulateHeater(heater, plate as Plate, random, options),
+  inTime: (plate, random, faults) =>
+    heaterInTime(heater, plate as Plate, faults, random, (each) => settled(heater, each, random)),
 });
 
 function simulateHeater(
@@ -32,8 +34,8 @@ function simulateHeater(
   { faults, twoFaults = 0, wrongReadings = 0 }: SimulationOptions = {},
 ): SimulatedUnit {
   const heater = trueHeater(family, plate, faults ?? drawFaults(family, twoFaults, random), random);
-  const { drawn, leadOhm, beepOhm, solve, watt } = heater;
-  const settle = () => settled(family, heater.plate, heater.standing, solve, watt, random);
+  const { drawn, leadOhm, beepOhm, solve } = heater;
+  const settle = () => settled(family, heater, random);
   let water = settle();
 
   return {
@@ -145,10 +147,7 @@ const dialsNow = ({ thermostats, dialCelsius }: SimulatedHeater, water: Water, s
 
 function settled(
   family: SimulatedHeater,
-  plate: Plate,
-  faults: readonly HeaterFault[],
-  solve: (positions: SwitchPositions) => SolvedCircuit,
-  watt: (circuit: SolvedCircuit, element: string) => number,
+  { plate, standing: faults, solve, watt }: TrueHeater,
   random: Random,
 ): Water {
   return family.settle(

@@ -25,6 +25,7 @@ import {
   type GasFacts,
   type GasUnit,
 } from './unit';
+import { gasInTime } from './gas-in-time';
 import { drawnCelsius, gasTank, gasWord } from './water';
 
 const familyNames = names as unknown as FamilyNames;
@@ -44,6 +45,7 @@ export const simulatedGas: SimulatedFamily = {
   weights: gasWeights,
   strangeFaults: {},
   simulate: (plate, random, options) => simulateGas(plate as GasFacts, random, options),
+  inTime: (plate, random, faults) => gasInTime(plate as GasFacts, random, faults.map(known)),
 };
 
 /** What this variant can have. */
@@ -74,16 +76,18 @@ function drawFaults(facts: GasFacts, twoFaults: number, random: Random): string[
   return [...random.pick(pairs)];
 }
 
+const known = (id: string) => {
+  const repair = familyNames.faults[id];
+  if (repair === undefined) throw new RangeError(`no fault is named "${id}"`);
+  return { id, repair };
+};
+
 function simulateGas(
   facts: GasFacts,
   random: Random,
   { faults, twoFaults = 0, wrongReadings = 0 }: SimulationOptions,
 ): SimulatedUnit {
-  const drawn = (faults ?? drawFaults(facts, twoFaults, random)).map((id) => {
-    const repair = familyNames.faults[id];
-    if (repair === undefined) throw new RangeError(`no fault is named "${id}"`);
-    return { id, repair };
-  });
+  const drawn = (faults ?? drawFaults(facts, twoFaults, random)).map(known);
   const own = () => drawUnit(new Set(standing.map((each) => each.id)), facts, random);
   let standing = drawn;
   let unit = own();

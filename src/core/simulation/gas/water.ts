@@ -15,7 +15,12 @@ import type { GasUnit } from './unit';
 const step = { drawn: 7.5, standing: 20 } as const;
 
 /** A gas heater's tank from how it stands, with a burner of so much heat under it while its bulb calls. */
-export function gasTank(unit: GasUnit, startCelsius: number, heatWatt: number): DrawnTank {
+export function gasTank(
+  unit: GasUnit,
+  startCelsius: number,
+  heat: number | (() => number),
+): DrawnTank & { heatWatt(): number } {
+  const able = typeof heat === 'number' ? () => heat : heat;
   const random = seededRandom(unit.tankSeed);
   const bulbAt = random.between(tankNumbers.bulbAt);
   const differentialKelvin = random.between(tankNumbers.differentialKelvin);
@@ -40,22 +45,20 @@ export function gasTank(unit: GasUnit, startCelsius: number, heatWatt: number): 
     random,
   );
   let felt = tank.celsiusAt(bulbAt);
-  const set = unit.dial - unit.early;
-  let calls = felt < set;
+  const set = () => unit.dial - unit.early;
+  let calls = felt < set();
+  const heatWatt = () => (calls || unit.faults.has('valve.never-shuts') ? able() : 0);
   return {
     tank,
+    heatWatt,
     advance(seconds, litrePerMinute) {
       const longest = litrePerMinute > 0 ? step.drawn : step.standing;
       for (let left = seconds; left > 1e-9; left -= longest) {
         const now = Math.min(longest, left);
-        tank.advance(
-          now,
-          [calls || unit.faults.has('valve.never-shuts') ? heatWatt : 0],
-          litrePerMinute,
-        );
+        tank.advance(now, [heatWatt()], litrePerMinute);
         felt += (tank.celsiusAt(bulbAt) - felt) * (1 - Math.exp(-now / lagSecond));
-        if (felt >= set) calls = false;
-        else if (felt < set - differentialKelvin) calls = true;
+        if (felt >= set()) calls = false;
+        else if (felt < set() - differentialKelvin) calls = true;
       }
     },
   };

@@ -51,6 +51,9 @@ export interface MixedDraw extends Draw {
   readonly wantedCelsius: number;
 }
 
+/** Litres that a tank truly holds, over those of its plate: nominal volumes are rounded up. Common practice. */
+export const trueOverPlateVolume = 0.945;
+
 /** Usual loss of a tank in W/K, by its volume: its surface under 30 to 50 mm of foam. Common practice. */
 export const usualLossWattPerKelvin = (volumeLitre: number): number =>
   0.045 * volumeLitre ** (2 / 3) + 0.25;

@@ -1,5 +1,5 @@
 /** A stratified storage tank in time: what a fault of its heat does to the water that somebody draws. */
-export { usualLossWattPerKelvin } from './design';
+export { trueOverPlateVolume, usualLossWattPerKelvin } from './design';
 export type { Draw, Heater, MixedDraw, Power, TankDesign, TankThermostat } from './design';
 export { runTank } from './run-tank';
 export type { TankCourse, TankResult, TankSample } from './run-tank';

@@ -14,6 +14,14 @@ export interface TankCourse {
   /** Times at which the supply goes off and on again; on at the start where the first is not at 0. */
   readonly switches?: readonly { readonly atSecond: number; readonly isOn: boolean }[];
   readonly limitTripped?: boolean;
+  /** Dials that are turned meanwhile: which thermostat, by its place, opens where from then on. */
+  readonly dials?: readonly {
+    readonly atSecond: number;
+    readonly thermostat: number;
+    readonly cutOutCelsius: number;
+  }[];
+  /** When the limit's reset is pressed. */
+  readonly resets?: readonly number[];
   /** Thermostats that stand closed at the start; by their temperature where not said. */
   readonly calling?: number;
   readonly sampleEverySecond?: number;
@@ -89,6 +97,7 @@ export function runTank(design: TankDesign, course: TankCourse): TankResult {
 
   const felt = feelsAt.map(celsiusAt);
   let calling = course.calling ?? startCalling(design, felt);
+  const cutOut = design.thermostats.map((each) => each.cutOutCelsius);
   let isTripped = course.limitTripped ?? false;
   let limitTrippedAtSecond: number | undefined;
   const inHeater = design.heaters.map(() => 0);
@@ -134,7 +143,13 @@ export function runTank(design: TankDesign, course: TankCourse): TankResult {
     }
     if (second >= course.seconds - 1e-9) break;
 
-    while (change < changes.length && changes[change]! <= second + 1e-9) change += 1;
+    while (change < changes.length && changes[change]! <= second + 1e-9) {
+      const at = changes[change]!;
+      change += 1;
+      for (const each of course.dials ?? [])
+        if (each.atSecond === at) cutOut[each.thermostat] = each.cutOutCelsius;
+      if (course.resets?.includes(at)) isTripped = false;
+    }
     const kilogramPerSecond = (flow / 60_000) * waterDensity(Math.min(95, outlet));
     let step = Math.min(
       course.longestStepSecond ?? usualLongestStep,
@@ -181,7 +196,8 @@ export function runTank(design: TankDesign, course: TankCourse): TankResult {
     second += step;
 
     for (let k = 0; k < felt.length; k++) {
-      const { cutOutCelsius, differentialKelvin, lagSecond = 90 } = design.thermostats[k]!;
+      const { differentialKelvin, lagSecond = 90 } = design.thermostats[k]!;
+      const cutOutCelsius = cutOut[k]!;
       const wall = celsiusAt(feelsAt[k]!);
       felt[k]! += (wall - felt[k]!) * (1 - Math.exp(-step / lagSecond));
       if (felt[k]! >= cutOutCelsius) calling &= ~(1 << k);
@@ -301,5 +317,7 @@ function changeTimes(course: TankCourse, draws: readonly Draw[]): number[] {
   return [
     ...draws.flatMap(({ atSecond, durationSecond }) => [atSecond, atSecond + durationSecond]),
     ...(course.switches ?? []).map(({ atSecond }) => atSecond),
+    ...(course.dials ?? []).map(({ atSecond }) => atSecond),
+    ...(course.resets ?? []),
   ].sort((one, other) => one - other);
 }

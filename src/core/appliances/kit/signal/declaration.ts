@@ -1,7 +1,17 @@
 import type { JobFile } from '../../../job-file/generated/job-types';
 import type { PartRequirement } from '../../../parts';
 import type { Quantity } from '../../../quantities';
-import type { FamilyPlate, FamilyWords, PlateFact, StopWords } from '../../appliance-family';
+import type { LoggedEvent } from '../../../job-file/logs';
+import type { WatchedLog } from '../../../thermal/log';
+import type { ShowerWish, TankResult } from '../../../thermal/tank';
+import type {
+  FamilyPlate,
+  FamilyWords,
+  PlateFact,
+  StopWords,
+  StorageWater,
+} from '../../appliance-family';
+import type { KeyedTank } from '../logged-water';
 import type { Drawing } from '../../drawing';
 import type { CheckWords, FamilyCodes, Question, Repair } from '../../family';
 import type { PictureState } from '../../picture';
@@ -141,6 +151,8 @@ export interface SignalDeclaration<Plate extends FamilyPlate, S extends Standing
   readonly ownSpread: Readonly<Record<string, number>>;
   readonly looks: Readonly<Record<string, SignalLook<Plate, S>>>;
   readonly answers: Readonly<Record<string, (seen: Seen<Plate, S>) => Shares>>;
+  /** Its water in time, where it stores any. */
+  readonly water?: SignalWater<Plate, S>;
   /** The state that a check is taken in, over what is otherwise so. */
   impliedState(check: string, present: UnitState): UnitState;
   /** Equal for hypotheses under which a good unit shows the same. */
@@ -149,6 +161,17 @@ export interface SignalDeclaration<Plate extends FamilyPlate, S extends Standing
     seen: Seen<Plate, S>,
     model: SignalModel<Plate, S>,
   ): Omit<PictureState, 'suspected' | 'faults' | 'readouts'>;
+}
+
+/** A tank of water under a family of signals. */
+export interface SignalWater<Plate extends FamilyPlate, S extends Standing> {
+  litre(plate: Plate): number;
+  heaters: StorageWater['heaters'];
+  /** The tank of a log under a hypothesis; equal keys have equal tanks. */
+  logTank(unit: Running<Plate, S>): KeyedTank;
+  shower(unit: Running<Plate, S>, faults: readonly string[], wish: ShowerWish): TankResult;
+  /** Which thermostat a dial turns, and where it opens from then on. */
+  dialAt(event: Extract<LoggedEvent, { kind: 'dial' }>): WatchedLog['dials'][number] | undefined;
 }
 
 /** Results and answers that end the diagnosis: nothing but making safe comes after them. */

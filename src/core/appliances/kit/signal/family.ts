@@ -19,6 +19,7 @@ import type { SignalDeclaration, Standing } from './declaration';
 import { readingState, stateOfEntry } from './entry-state';
 import type { SignalHypothesis } from './hypothesis';
 import { signalFamilyModel } from './model';
+import { signalStorage } from './storage-water';
 import {
   observableOfCheck,
   observableOfQuestion,
@@ -124,7 +125,7 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
     standingKey: (hypothesis) => declaration.standingKey(standingOf(hypothesis)),
     lookAtStanding(observable, hypothesis) {
       const seen = observable as SignalObservable;
-      if (seen.kind === 'question' || showsStanding(seen)) return undefined;
+      if (seen.kind === 'question' || seen.kind === 'log' || showsStanding(seen)) return undefined;
       const standing = standingOf(hypothesis);
       return { ...seen, standing, key: `${seen.key} ${declaration.standingKey(standing)}` };
     },
@@ -236,6 +237,7 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
         ? combine(numbers)
         : undefined;
     },
+    ...(declaration.water ? { storage: signalStorage(declaration.water) } : {}),
     placeOfUnlisted: () => undefined,
   };
   return family;
@@ -260,7 +262,7 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
   }
 
   /** A look, or what follows the standing alone: a good unit would not have stood so, and nothing else is to be judged. */
-  function showsStanding(seen: Exclude<SignalObservable, { kind: 'question' }>): boolean {
+  function showsStanding(seen: Exclude<SignalObservable, { kind: 'question' | 'log' }>): boolean {
     if (seen.kind === 'target') return false;
     if (declaration.looks[seen.check]) return true;
     const follows = declaration.follows.signals[declaration.reads[seen.check] ?? ''];

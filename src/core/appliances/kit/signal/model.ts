@@ -8,6 +8,7 @@ import type {
 } from '../../../diagnosis/model';
 import type { FamilyPlate } from '../../appliance-family';
 import type { FamilyParameters } from '../parameters';
+import { logPredictor } from '../logged-water';
 import { unlistedRepairId } from '../unlisted-repair';
 import { stateKey, type UnitState } from '../unit-state';
 import type { Signals } from '../stages';
@@ -114,7 +115,7 @@ export function signalFamilyModel<Plate extends FamilyPlate, S extends Standing>
   };
 
   const predictReading = (
-    observable: Exclude<SignalObservable, { kind: 'question' }>,
+    observable: Exclude<SignalObservable, { kind: 'question' | 'log' }>,
   ): ((index: number) => Prediction) => {
     const { state } = observable;
     const check = observable.kind === 'target' ? undefined : observable.check;
@@ -169,6 +170,19 @@ export function signalFamilyModel<Plate extends FamilyPlate, S extends Standing>
         const { values } = questions[observable.question]!;
         const found = seenIn(arrival);
         return (index) => spreadOver(values, answers(found(index, undefined)));
+      }
+      if (observable.kind === 'log') {
+        const { water } = declaration;
+        if (!water) throw new TypeError('a family without a tank has no logs of one');
+        const { log, state } = observable;
+        return logPredictor(
+          hypotheses.length,
+          (index) => {
+            const { elements, standing } = hypotheses[index]!;
+            return water.logTank({ plate, elements, standing, state });
+          },
+          log,
+        );
       }
       const look = observable.kind === 'check' ? declaration.looks[observable.check] : undefined;
       if (observable.kind !== 'check' || !look) return predictReading(observable);

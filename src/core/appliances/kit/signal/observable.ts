@@ -2,6 +2,7 @@ import type { Observable } from '../../../diagnosis/model';
 import type { ProbePoint } from '../../../job-file/generated/job-types';
 import type { Quantity } from '../../../quantities';
 import type { Target } from '../../appliance-family';
+import type { LogObservable } from '../logged-water';
 import { isOneOff, stateKey, type UnitState } from '../unit-state';
 
 export type SignalObservable = Observable &
@@ -20,6 +21,7 @@ export type SignalObservable = Observable &
         readonly standing?: object;
       }
     | { readonly kind: 'question'; readonly question: string }
+    | Pick<LogObservable, 'kind' | 'log' | 'state'>
   );
 
 export const observableOfQuestion = (question: string): SignalObservable => ({
