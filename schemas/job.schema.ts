@@ -240,7 +240,7 @@ const entries: Record<string, Schema> = {
     { log: uuid, phase: oneOf(...logPhases) },
     {
       place: name,
-      /** Readings of one place: seconds after `at`, and what was read. */
+      /** Readings of one place: seconds on the log's own clock, which is nought as it begins, and what was read. */
       track: object({ second: numbers, celsius: numbers }),
       source: oneOf('hand', 'import', 'live'),
       instrument: name,
@@ -250,6 +250,10 @@ const entries: Record<string, Schema> = {
       every: ref('measured'),
       due: time,
       rate: ref('measured'),
+      /** When the log's clock was nought, where that is not when it was entered: a file of a logger. */
+      began: time,
+      /** When it was, on the log's own clock. */
+      second: { type: 'number' },
     },
   ),
   photo: entry('photo', { attachment: { type: 'string', pattern: '^[0-9a-f]{64}$' } }),

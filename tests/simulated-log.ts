@@ -68,7 +68,7 @@ export function watch(
   return [
     make(0, { phase: 'started', purpose: 'watch' }),
     ...tracks.map(({ place, second, celsius }) =>
-      make(0, { phase: 'samples', place, source: 'live', track: { second, celsius } }),
+      make(seconds, { phase: 'samples', place, source: 'live', track: { second, celsius } }),
     ),
     ...taps,
     make(seconds, { phase: 'stopped' }),

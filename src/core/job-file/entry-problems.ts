@@ -214,7 +214,7 @@ function ownProblems(entry: Entry, pointer: string, catalogue: FamilyCatalogue):
 /** Hottest and coldest that a log may say: what no probe of ours reads is a slip of a file. */
 const loggedCelsius = [-60, 300] as const;
 
-function logProblems({ phase, place, track, due, every, rate }: LogEntry, pointer: string) {
+function logProblems({ phase, place, track, due, every, rate, began }: LogEntry, pointer: string) {
   const problems: JobFileProblem[] = [];
   const say = (at: string, message: string) =>
     problems.push({ pointer: `${pointer}${at}`, message });
@@ -226,6 +226,7 @@ function logProblems({ phase, place, track, due, every, rate }: LogEntry, pointe
   }
   if (phase === 'samples' && place === undefined) say('/place', 'Say where it was read.');
   if (phase === 'look-again' && due === undefined) say('/due', 'Say when to look again.');
+  if (began !== undefined) problems.push(...timeProblems(began, `${pointer}/began`));
   if (due !== undefined) problems.push(...timeProblems(due, `${pointer}/due`));
   if (every !== undefined) problems.push(...unitProblems(every, 'time', `${pointer}/every`));
   if (rate !== undefined) problems.push(...unitProblems(rate, 'flow', `${pointer}/rate`));

@@ -53,25 +53,17 @@ function courseOf(
   walked: readonly WalkedEntry[],
 ): LoggedCourse {
   const entries = own.map(({ entry }) => entry as LogEntry);
-  const firstAt = Math.min(
-    ...entries.map(({ at, track }) => Date.parse(at) + 1000 * Math.min(0, track?.second[0] ?? 0)),
-  );
-  const lastAt = Math.max(
-    ...entries.map(
-      ({ at, track }) => Date.parse(at) + 1000 * Math.max(0, track?.second.at(-1) ?? 0),
-    ),
-  );
-  const secondOf = (at: string) => (Date.parse(at) - firstAt) / 1000;
+  const clock = clockOf(entries);
   const channels = new Map<
     string,
     LoggedCourse['channels'][number] & { samples: { second: number; celsius: number }[] }
   >();
-  for (const { at, place, track, source = 'hand', instrument } of entries) {
+  for (const { place, track, source = 'hand', instrument } of entries) {
     if (place === undefined || track === undefined) continue;
     let channel = channels.get(place);
     if (!channel) channels.set(place, (channel = { place, source, instrument, samples: [] }));
     track.second.forEach((second, k) =>
-      channel.samples.push({ second: secondOf(at) + second, celsius: track.celsius[k]! }),
+      channel.samples.push({ second, celsius: track.celsius[k]! }),
     );
   }
   for (const { samples } of channels.values())
@@ -84,27 +76,62 @@ function courseOf(
   return {
     log,
     purpose: started?.purpose ?? 'watch',
-    startedAt: new Date(firstAt).toISOString(),
+    startedAt: clock.beganAt,
     stoppedAt: stopped?.at,
     everySecond: (started?.every as { second?: number } | undefined)?.second,
     channels: [...channels.values()],
-    events: eventsIn(walked, log, firstAt, lastAt),
+    events: eventsIn(walked, log, clock.secondOf, lastOf(channels.values())),
     ...(isDue ? { dueAt: again.due } : {}),
     entryIds: entries.map(({ id }) => id),
     repairsBefore: own[0]!.before.repairsDone,
   };
 }
 
+/**
+ * The log's own clock against the clock on the wall. A log that is read live or by hand goes with the wall, unless its
+ * instrument has a clock of its own: then every batch of readings tells both.
+ */
+function clockOf(entries: readonly LogEntry[]) {
+  const started = entries.find(({ phase }) => phase === 'started') ?? entries[0]!;
+  const beganAt = started.began ?? started.at;
+  const began = Date.parse(beganAt);
+  const told = entries
+    .flatMap(({ at, phase, source, track, second }) => {
+      if (phase === 'samples' && source === 'live')
+        return [[Date.parse(at), track!.second.at(-1)!]];
+      return second === undefined ? [] : [[Date.parse(at), second]];
+    })
+    .filter(([at]) => at! > began)
+    .sort(([one], [other]) => one! - other!) as [number, number][];
+  const anchors: [number, number][] = [[began, 0], ...told];
+  return {
+    beganAt,
+    secondOf(at: string): number {
+      const time = Date.parse(at);
+      const after = anchors.findIndex(([each]) => each > time);
+      if (after === 0) return (time - began) / 1000;
+      const [from, second] = anchors[(after < 0 ? anchors.length : after) - 1]!;
+      if (after < 0) return second + (time - from) / 1000;
+      const [until, next] = anchors[after]!;
+      return second + ((time - from) / (until - from)) * (next - second);
+    },
+  };
+}
+
+const lastOf = (channels: Iterable<LoggedCourse['channels'][number]>): number =>
+  Math.max(0, ...[...channels].map(({ samples }) => samples.at(-1)?.second ?? 0));
+
 /** What was done from a little before its first reading to its last. */
 function eventsIn(
   walked: readonly WalkedEntry[],
   log: string,
-  firstAt: number,
-  lastAt: number,
+  secondOf: (at: string) => number,
+  last: number,
 ): LoggedEvent[] {
   return walked.flatMap(({ entry }): LoggedEvent[] => {
-    const second = (Date.parse(entry.at) - firstAt) / 1000;
-    if (second < -1 || Date.parse(entry.at) > lastAt + 1000) return [];
+    const own = entry.kind === 'log' && entry.log === log ? entry.second : undefined;
+    const second = own ?? secondOf(entry.at);
+    if (second < -1 || second > last + 1) return [];
     if (entry.kind === 'log' && entry.log === log) {
       const rate = (entry.rate as { litrePerMinute?: number } | undefined)?.litrePerMinute;
       if (entry.phase === 'tap-opened') {

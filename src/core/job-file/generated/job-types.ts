@@ -445,6 +445,8 @@ export interface LogEntry {
   every?: Measured;
   due?: string;
   rate?: Measured;
+  began?: string;
+  second?: number;
 }
 export interface PhotoEntry {
   id: string;
