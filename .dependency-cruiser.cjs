@@ -68,6 +68,27 @@ module.exports = {
       },
     },
     {
+      name: 'the-simulated-tank-is-not-the-model-that-is-judged-by-it',
+      severity: 'error',
+      from: { path: '^src/core/simulation/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^src/core/thermal/' },
+    },
+    {
+      name: 'instruments-know-what-is-measured-and-nothing-else',
+      severity: 'error',
+      from: { path: room('instruments') },
+      to: { path: '^src/', pathNot: ['^src/instruments/', '^src/core/quantities/'] },
+    },
+    {
+      name: 'the-simulated-bench-is-a-house-of-its-own',
+      severity: 'error',
+      from: { path: room('simulated-bench') },
+      to: {
+        path: '^src/',
+        pathNot: ['^src/simulated-bench/', '^src/core/simulation/index\\.ts$', '^src/core/appliances/index\\.ts$'],
+      },
+    },
+    {
       name: 'database-below-server',
       severity: 'error',
       from: { path: room('database') },

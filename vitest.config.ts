@@ -11,7 +11,7 @@ export default defineConfig({
   test: {
     include: [
       'src/**/*.test.{ts,tsx}',
-      'tests/{oracles,properties,database,operations,command-line}/**/*.test.ts',
+      'tests/{oracles,properties,database,operations,command-line,instruments}/**/*.test.ts',
     ],
     setupFiles: ['tests/all-families.ts'],
     maxWorkers: 2,

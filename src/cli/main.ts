@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createInterface } from 'node:readline';
 import { bench, isBenchWorker, serveBench } from './bench';
+import { runSimulatedBench } from './simulated-bench';
 import { diagnose, expectIn, validate, workedOut, type Outcome } from './commands';
 
 /** `diagnose`, `diagnose --lines` and `validate`: the same core as the application, without server or database. */
@@ -9,12 +10,16 @@ const usage = `usage:
   ohmmeter diagnose --lines      a job per line on stdin, an answer per line on stdout
   ohmmeter expect JOB.json CHECK what a check would read: a good unit, and under each suspect
   ohmmeter validate JOB.json     exit 1 and a JSON pointer per problem
+  ohmmeter simulated-bench PORT  a simulated unit with instruments, on PORT to PORT + 4
   ohmmeter bench [FAMILY] [SHARE] the figures of the diagnosis, on units it has never seen`;
 
 async function main([command, argument, ...rest]: string[]): Promise<number> {
   if (command === 'bench') {
     const words = argument === undefined ? [] : [argument, ...rest];
     return bench(process.env.OHMMETER_ROOT ?? process.cwd(), words);
+  }
+  if (command === 'simulated-bench' && argument !== undefined && rest.length === 0) {
+    return runSimulatedBench(argument);
   }
   if (command === 'expect' && argument !== undefined && rest.length === 1) {
     return report(argument, (text) => expectIn(text, rest[0]!));

@@ -10,4 +10,4 @@ export * from './random';
 export * from './registry';
 export * from './simulated-family';
 export * from './electric/two-element';
-export type * from './in-time/unit-in-time';
+export * from './in-time/unit-in-time';
