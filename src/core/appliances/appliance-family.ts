@@ -34,6 +34,19 @@ import type { PictureControl, PictureSlider, SettingField } from './kit/setting'
 import type { UnitState } from './kit/unit-state';
 import type { PictureSetting, PictureState } from './picture';
 
+/** Water as it stands now, and what its dials are set to, where that is known. */
+export interface StandingWater {
+  readonly topCelsius: number;
+  readonly bottomCelsius: number;
+  readonly dialCelsius?: number;
+}
+
+export interface HeatAhead {
+  /** Until the upper thermostat hands over; undefined where there is one heater, or it has. */
+  readonly changeoverMinutes?: number;
+  readonly shutOffMinutes: number;
+}
+
 /** A storage tank as the rest of the house sees it: its logs as evidence, and what a shower under a hypothesis would be. */
 export interface StorageWater {
   litre(plate: FamilyPlate): number;
@@ -51,6 +64,8 @@ export interface StorageWater {
   ): Observable | undefined;
   /** How well a hypothesis explains such an observable, with the run that comes nearest. */
   explain(plate: FamilyPlate, hypothesis: Hypothesis, observable: Observable): Explained;
+  /** What a sound unit has still to do from such water: until it hands over, and until all is satisfied, in minutes. */
+  ahead(plate: FamilyPlate, water: StandingWater): HeatAhead;
   /** A shower under a hypothesis: what comes out, minute by minute. */
   shower(plate: FamilyPlate, hypothesis: Hypothesis, wish: ShowerWish): TankResult;
 }

@@ -2,6 +2,7 @@ import type { StorageWater } from '../appliance-family';
 import type { LoggedEvent } from '../../job-file/logs';
 import type { JobState } from '../../job-file/state';
 import { explainLog } from '../../thermal/log';
+import { heatAhead } from '../kit/heat-ahead';
 import { logObservable, watchedLog } from '../kit/logged-water';
 import type { UnitState } from '../kit/unit-state';
 import type { ElectricalDeclaration } from './declaration';
@@ -67,6 +68,10 @@ export function storageWater(
         state,
       );
       return explainLog(log, logged);
+    },
+    ahead: (plate, water) => {
+      const { design, power } = viewOf(plate as Plate).water.good();
+      return heatAhead(design, power, water, declaration.coldCelsius);
     },
     shower: (plate, hypothesis, wish) =>
       viewOf(plate as Plate).water.showerRun(hypothesis as UnitHypothesis, wish),

@@ -37,6 +37,8 @@ export interface WaterView {
   logTank(hypothesis: UnitHypothesis, state: UnitState): KeyedTank;
   /** A shower as it stands, every half minute. */
   showerRun(hypothesis: UnitHypothesis, wish: ShowerWish): TankResult;
+  /** The tank of a good unit with usual dials. */
+  good(): { design: TankDesign; power: Power };
   /** The tank under a hypothesis, and the heat that its circuit gives it. */
   design(hypothesis: UnitHypothesis, state: UnitState): { design: TankDesign; power: Power };
 }
@@ -268,6 +270,7 @@ export function waterView(
       return shower(usual);
     },
     course,
+    good: () => ({ design: designOf(usual, asFound), power: powerOf(usual, asFound) }),
     design: (hypothesis, state) => ({
       design: designOf(hypothesis, state),
       power: powerOf(hypothesis, state),

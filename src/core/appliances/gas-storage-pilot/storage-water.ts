@@ -1,6 +1,7 @@
 import { longest, runTank } from '../../thermal/tank';
 import type { SignalWater } from '../kit/signal/declaration';
-import type { Elements } from './elements';
+import { heatAhead } from '../kit/heat-ahead';
+import { goodElements, type Elements } from './elements';
 import { dialCelsius } from './model';
 import { modelOfPlate } from './model-of-plate';
 import type { GasPlate } from './plate';
@@ -53,6 +54,15 @@ export const gasStorageWater: SignalWater<GasPlate, GasStanding> = {
         coldCelsius,
       },
     };
+  },
+  ahead: (plate, water) => {
+    const { inputWatt, efficiency } = plate as GasPlate;
+    return heatAhead(
+      gasTank(plate as GasPlate, goodElements(plate as GasPlate)),
+      burner(inputWatt * efficiency),
+      water,
+      coldCelsius,
+    );
   },
   shower(unit, faults, { litrePerMinute, wantedCelsius }) {
     const elements = unit.elements as Elements;

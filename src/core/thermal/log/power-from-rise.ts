@@ -26,7 +26,7 @@ export interface PowerFound {
 }
 
 /** Heights of heaters are known so well from drawings; the volume of a plate so well, and it is so much too large. Common practice. */
-const heightSpread = { highest: 0.033, lowest: 0.019, burner: 0.003 } as const;
+const heightSpread = { highest: 0.036, lowest: 0.019, burner: 0.003 } as const;
 const plateVolumeSpread = 0.0255;
 const lossSpread = 0.35;
 /** Slower than this nothing warms it, in K/s. */

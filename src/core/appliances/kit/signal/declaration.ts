@@ -169,6 +169,8 @@ export interface SignalWater<Plate extends FamilyPlate, S extends Standing> {
   heaters: StorageWater['heaters'];
   /** The tank of a log under a hypothesis; equal keys have equal tanks. */
   logTank(unit: Running<Plate, S>): KeyedTank;
+  /** What a sound unit has still to do from such water. */
+  ahead: StorageWater['ahead'];
   shower(unit: Running<Plate, S>, faults: readonly string[], wish: ShowerWish): TankResult;
   /** Which thermostat a dial turns, and where it opens from then on. */
   dialAt(event: Extract<LoggedEvent, { kind: 'dial' }>): WatchedLog['dials'][number] | undefined;

@@ -30,6 +30,7 @@ export function signalStorage<Plate extends FamilyPlate, S extends Standing>(
       });
       return explainLog(seen.log, tank);
     },
+    ahead: water.ahead,
     shower(plate, hypothesis, wish) {
       const { elements, standing, faults } = hypothesis as SignalHypothesis<S>;
       const state = { controls: {}, apart: [], done: [], known: {} };

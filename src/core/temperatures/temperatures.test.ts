@@ -1,0 +1,98 @@
+import { describe, expect, it } from 'vitest';
+import { emptyJob, plate4500, stamp } from '../../../tests/plates';
+import { watch, watchedUnit } from '../../../tests/simulated-log';
+import type { Entry } from '../job-file';
+import { temperatureAnswer } from '.';
+
+const tap = { from: 300, until: 1200, litrePerMinute: 9 };
+const family = 'electric-storage-two-element';
+const job = (entries: readonly Entry[]) =>
+  emptyJob({ complaint: { kind: 'runs-out', answers: {} }, entries: [...entries] });
+
+describe('would this explain it?', () => {
+  const unit = watchedUnit(family, plate4500, ['lower-element.open'], 2);
+  const answer = temperatureAnswer(job(watch(unit, { seconds: 3600, tap })))!;
+
+  it('draws a shower of each leading suspect, and of a good unit', () => {
+    const [first] = answer.explanations;
+    expect(first!.faults).toEqual(['lower-element.open']);
+    // Common practice: ten minutes of shower, then cold.
+    expect(first!.hotMinutes).toBeGreaterThan(7);
+    expect(first!.hotMinutes).toBeLessThan(16);
+    const good = answer.explanations.at(-1)!;
+    expect(good.faults).toEqual([]);
+    expect(good.hotMinutes ?? 40).toBeGreaterThan(20);
+  });
+
+  it('holds the run of each against the log', () => {
+    const [first] = answer.explanations;
+    const good = answer.explanations.at(-1)!;
+    expect(first!.log!.offKelvin).toBeLessThan(good.log!.offKelvin);
+    expect(first!.log!.channels.map(({ place }) => place)).toEqual([
+      'tank-top',
+      'tank-bottom',
+      'outlet',
+    ]);
+  });
+
+  it('finds the power of the upper element in the stretch after the draw', () => {
+    const { power } = answer.facts[0]!;
+    expect(power!.warmed).toBe('top');
+    expect(power!.heater!.label).toBe('Upper element');
+    expect(power!.lowWatt).toBeLessThan(4500);
+    expect(power!.highWatt).toBeGreaterThan(3900);
+  });
+});
+
+describe('a proof run', () => {
+  const unit = watchedUnit(family, plate4500, ['lower-element.open'], 3);
+  const repair: Entry = {
+    id: stamp().id,
+    at: '2026-03-03T07:30:00Z',
+    kind: 'action',
+    action: 'replace',
+    repair: 'replace-lower-element',
+  };
+
+  it('has nothing to say before a repair', () => {
+    expect(temperatureAnswer(job([]))!.proof).toBeUndefined();
+  });
+
+  it('ticks what is seen as it is seen, and says how long the rest takes', () => {
+    unit.act({ kind: 'repair', repair: 'replace-lower-element' });
+    const all = watch(unit, { seconds: 3 * 3600, tap: { ...tap, from: 0 } });
+    const until = (minutes: number) =>
+      all.map((each) =>
+        each.kind === 'log' && each.track
+          ? {
+              ...each,
+              at: new Date(Date.UTC(2026, 2, 3, 8) + minutes * 60_000).toISOString(),
+              track: {
+                second: each.track.second.filter((second) => second <= minutes * 60),
+                celsius: each.track.celsius.slice(0, minutes * 2 + 1),
+              },
+            }
+          : each,
+      );
+    const at = (minutes: number) => temperatureAnswer(job([repair, ...until(minutes)]))!.proof!;
+    const early = at(30);
+    expect(early.levels.map(({ isSeen }) => isSeen)).toEqual([false, false, false]);
+    expect(early.ahead!.shutOffMinutes).toBeGreaterThan(40);
+    const midway = at(80);
+    expect(midway.levels[1]!.isSeen).toBe(true);
+    expect(midway.levels[2]!.isSeen).toBe(false);
+    const end = at(180);
+    expect(end.levels.slice(1).map(({ isSeen }) => isSeen)).toEqual([true, true]);
+    expect(end.ahead).toBeUndefined();
+    // What was said half an hour in was about right.
+    const seen = end.levels[2]!.seenAtSecond! / 60;
+    expect(Math.abs(30 + early.ahead!.shutOffMinutes - seen)).toBeLessThan(35);
+  });
+
+  it('of a unit that still runs away is wrong, and not seen', () => {
+    const welded = watchedUnit(family, plate4500, ['lower-thermostat.welded'], 5);
+    welded.act({ kind: 'press-reset' });
+    const { proof } = temperatureAnswer(job([repair, ...watch(welded, { seconds: 4 * 3600 })]))!;
+    expect(proof!.levels[2]!.isSeen).toBe(false);
+  });
+});
