@@ -1,3 +1,5 @@
+import { temperatureAnswer, type TemperatureAnswer } from '@/core/temperatures';
+import type { ShowerWish } from '@/core/thermal';
 import { expose } from 'comlink';
 import { loadFamily, type Target } from '../core/appliances';
 import type { Entry, EntryState, JobFile } from '../core/job-file';
@@ -102,6 +104,14 @@ const service = {
       check,
       load,
     );
+  },
+
+  /** What the job's temperatures tell; undefined for a unit that stores no water. */
+  async temperatures(
+    sent: SentJob,
+    wish: ShowerWish | undefined,
+  ): Promise<TemperatureAnswer | undefined> {
+    return temperatureAnswer(await taken(sent), wish);
   },
 
   async picture(

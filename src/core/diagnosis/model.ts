@@ -59,6 +59,8 @@ export interface Observable {
   readonly key: string;
   /** Asked for by hand, in a state that no plan meets: its table is soon forgotten. */
   readonly isOneOff?: boolean;
+  /** How well this result is known beside the meter's own error, in the kept unit: one standard deviation. */
+  readonly ownSpread?: number;
 }
 
 export type Prediction = QuantityPrediction | OutcomePrediction;

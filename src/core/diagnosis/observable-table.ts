@@ -48,7 +48,12 @@ export function openTable<O extends Observable>(
     return index;
   };
 
-  const place = (prediction: Prediction, grid: Grid): Placed => {
+  const ownVariance = (observable.ownSpread ?? 0) ** 2;
+  const place = (given: Prediction, grid: Grid): Placed => {
+    const prediction =
+      given.kind === 'quantity' && ownVariance > 0
+        ? { ...given, variance: given.variance + ownVariance }
+        : given;
     if (prediction.kind === 'outcomes') {
       const { probabilities } = prediction;
       // Two looks with the same shares for different answers are not alike: the names belong to the class.

@@ -1,11 +1,14 @@
 import { asLogged, type ApplianceFamily } from '../appliances';
 import type { Evidence } from '../diagnosis';
+import type { Observable } from '../diagnosis/model';
 import {
   logsOf,
   type Entry,
   type JobFile,
   type JobState,
   type LoggedCourse,
+  type ObservationEntry,
+  type ReadingEntry,
   type WalkedEntry,
 } from '../job-file';
 import { resultOf } from './result';
@@ -72,7 +75,8 @@ function entryEvidence(
   errorRateOf: (check: string | undefined) => number,
 ): Evidence[] {
   if (entry.kind !== 'observation' && entry.kind !== 'reading') return [];
-  const observable = family.observableOf(entry, before);
+  const looked = family.observableOf(entry, before);
+  const observable = looked && asWellAsKnown(looked, entry);
   const result = resultOf(job, entry, family);
   if (!observable || !result) return [];
   return [
@@ -85,6 +89,18 @@ function entryEvidence(
       errorRate: errorRateOf(family.isCheckId(entry.check) ? entry.check : undefined),
     },
   ];
+}
+
+/** A result that was worked out from a clock is known no better than that. */
+function asWellAsKnown(observable: Observable, entry: ObservationEntry | ReadingEntry): Observable {
+  const [spread] = entry.kind === 'reading' ? Object.values(entry.spread ?? {}) : [];
+  if (spread === undefined) return observable;
+  return {
+    ...observable,
+    key: `${observable.key} ± ${spread}`,
+    isOneOff: true,
+    ownSpread: spread,
+  };
 }
 
 /**

@@ -12,6 +12,7 @@ import type {
   StepEntry,
   VerdictEntry,
 } from './generated/job-types';
+import type { Quantity } from '../quantities';
 import { isLogPlace, logPlaces } from './log-places';
 import { pointerPart, type JobFileProblem } from './problem';
 import { quantityOf } from './quantity';
@@ -434,7 +435,10 @@ function readingProblems(
     ? checkedPlace(entry, pointer, quantity)
     : freePlace(entry, pointer, catalogue);
   if (place.length > 0) return place;
-  const leads = entry.leads ? unitProblems(entry.leads, 'resistance', `${pointer}/leads`) : [];
+  const leads = [
+    ...(entry.leads ? unitProblems(entry.leads, 'resistance', `${pointer}/leads`) : []),
+    ...clockProblems(entry, quantity, pointer),
+  ];
   const values = Object.entries(entry.values ?? {}).flatMap(([key, value]) =>
     check?.valueKeys && !check.valueKeys.includes(key)
       ? unknownName(key, `${pointer}/values/${pointerPart(key)}`, new Set(), 'value')
@@ -457,6 +461,29 @@ function readingProblems(
     message: `"${key}" is missing: these values are read together.`,
   }));
   return [...leads, ...values, ...half];
+}
+
+/** What a result was worked out from, and how well it is known, in the units that these have. */
+function clockProblems(
+  { spread, byClock }: ReadingEntry,
+  quantity: Quantity | undefined,
+  pointer: string,
+): JobFileProblem[] {
+  const problems: JobFileProblem[] = [];
+  if (spread && quantity) {
+    problems.push(...unitProblems(spread, quantity, `${pointer}/spread`));
+    const [value] = Object.values(spread);
+    if (value !== undefined && !(value > 0)) {
+      problems.push({ pointer: `${pointer}/spread`, message: 'A spread is above zero.' });
+    }
+  }
+  if (byClock) {
+    problems.push(...unitProblems(byClock.elapsed, 'time', `${pointer}/byClock/elapsed`));
+    if (byClock.volume) {
+      problems.push(...unitProblems(byClock.volume, 'volume', `${pointer}/byClock/volume`));
+    }
+  }
+  return problems;
 }
 
 /** A check says where and what is read; what stands beside it may not say otherwise. */

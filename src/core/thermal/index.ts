@@ -19,6 +19,7 @@
  * Math.round(runTank(tank, { ...cold, seconds: 1800 }).endCelsius.at(-1)) // 44
  * runTank(tank, { ...cold, seconds: 7200 }).calling // 0
  */
+export * from './by-clock';
 export * from './expansion';
 export * from './flow-heat';
 export * from './heating-time';

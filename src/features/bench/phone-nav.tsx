@@ -18,7 +18,7 @@ export function PhoneNav({
     ['other-check', 'Others'],
   ] as const;
   return (
-    <nav className="grid grid-cols-5 border-t border-rule bg-paper lg:hidden" aria-label="More">
+    <nav className="grid grid-cols-6 border-t border-rule bg-paper lg:hidden" aria-label="More">
       {sheets.map(([sheet, label]) => (
         <button
           key={sheet}
@@ -34,6 +34,12 @@ export function PhoneNav({
         className="flex min-h-11 items-center justify-center text-small underline underline-offset-4"
       >
         Steps
+      </Link>
+      <Link
+        href={`/jobs/${jobId}/temperatures`}
+        className="flex min-h-11 items-center justify-center text-small underline underline-offset-4"
+      >
+        Temp.
       </Link>
       <Link
         href={`/jobs/${jobId}/repair`}

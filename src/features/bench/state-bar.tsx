@@ -96,6 +96,11 @@ export function StateBar({ job, state, isHearing, trouble, openRun, onMakeSafe }
           <Link href={`/jobs/${head.id}/procedures`} className="button hidden lg:inline-flex">
             Procedures
           </Link>
+          {family.storage && (
+            <Link href={`/jobs/${head.id}/temperatures`} className="button hidden lg:inline-flex">
+              Temperatures
+            </Link>
+          )}
           <Link href={`/jobs/${head.id}/report`} className="button hidden lg:inline-flex">
             Report
           </Link>

@@ -15,6 +15,9 @@ const RepairPage = dynamic(() =>
 const ProceduresPage = dynamic(() =>
   import('@/features/procedures/procedures-page').then((each) => each.ProceduresPage),
 );
+const TemperaturesPage = dynamic(() =>
+  import('@/features/temperatures/temperatures-page').then((each) => each.TemperaturesPage),
+);
 const KeptReport = dynamic(() => import('./kept-report').then((each) => each.KeptReport));
 
 /** A page of a job from what this device keeps. */
@@ -47,6 +50,7 @@ export function KeptJobPage({
         intervals={organisation.intervals ?? {}}
       />
     );
+  if (page === 'temperatures') return <TemperaturesPage initial={initial} system={system} />;
   if (page === 'report') {
     return (
       <JobFamily job={initial}>

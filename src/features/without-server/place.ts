@@ -6,9 +6,10 @@ export type Place =
   | { readonly kind: 'job'; readonly id: string; readonly page: JobPage }
   | { readonly kind: 'none' };
 
-export type JobPage = 'bench' | 'repair' | 'report' | 'procedures';
+export type JobPage = 'bench' | 'repair' | 'report' | 'procedures' | 'temperatures' | 'settings';
 
-const jobAddress = /^\/jobs\/([0-9a-f-]{36})(?:\/(repair|report|procedures))?\/?$/i;
+const jobAddress =
+  /^\/jobs\/([0-9a-f-]{36})(?:\/(repair|report|procedures|temperatures|settings))?\/?$/i;
 
 export function placeOf({ pathname, search }: Pick<URL, 'pathname' | 'search'>): Place {
   if (pathname === '/')

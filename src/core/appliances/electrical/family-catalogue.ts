@@ -1,3 +1,4 @@
+import { hotTap } from '../kit/hot-tap';
 import type { FamilyCatalogue } from '../../job-file/catalogue';
 import { effectsOf } from '../kit/effects';
 import { plateKeys } from '../kit/plate-field';
@@ -43,7 +44,7 @@ export function catalogueOf({
     ),
     gasPoints: new Set(),
     sights: new Set(),
-    points: new Map(),
+    points: new Map([hotTap]),
     readable: { between: ['resistance', 'voltage-ac'], around: ['current-ac'] },
     controls: new Map(),
     facts: new Map(),

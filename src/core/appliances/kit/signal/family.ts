@@ -4,6 +4,7 @@ import { quantityOf } from '../../../job-file/quantity';
 import { numberOf, type Quantity } from '../../../quantities';
 import type { ApplianceFamily, FamilyPlate, Target } from '../../appliance-family';
 import { effectsOf, everyEffect, type CheckEffects } from '../effects';
+import { hotTap } from '../hot-tap';
 import { isAllowed, type TechnicianLimits } from '../limits';
 import { parameterHash, type FamilyParameters } from '../parameters';
 import { plateKeys } from '../plate-field';
@@ -327,7 +328,7 @@ function catalogueOf<Plate extends FamilyPlate, S extends Standing>({
     covers: new Set(),
     sights: new Set(Object.keys(codes?.sights ?? {})),
     settings: new Map(settings.map(({ id, quantity }) => [id, { quantity }])),
-    points: new Map(Object.entries(names.points ?? {})),
+    points: new Map([...Object.entries(names.points ?? {}), hotTap]),
     gasPoints: new Set(gasPoints),
     readable: { between: ['voltage-dc', 'resistance'], around: [] },
     controls: new Map(Object.entries(names.controls ?? {})),

@@ -1,0 +1,127 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+import { useMemo, useState } from 'react';
+import { foldEntries, type JobFile } from '@/core/job-file';
+import type { UnitSystem } from '@/core/quantities';
+import type { ShowerWish } from '@/core/thermal';
+import { ProveDeadDialog } from '@/features/bench/prove-dead-dialog';
+import { StateBar } from '@/features/bench/state-bar';
+import { JobFamily, useFamily } from '@/features/record/family-context';
+import { useJobRecord } from '@/features/record/use-job-record';
+import { ClockTools } from './clock-tools';
+import { Explanations } from './explanations';
+import { ImportDialog } from './import-dialog';
+import { LogFactsPanel } from './log-facts-panel';
+import { LogTable } from './log-table';
+import { ProofPanel } from './proof-panel';
+import { Recorder } from './recorder';
+import { SimulatedUnit } from './simulated-unit';
+import { Technique } from './technique';
+import { useInstruments } from './use-instruments';
+import { useLog } from './use-log';
+import { useTemperatures } from './use-temperatures';
+
+const LogChart = dynamic(() => import('./log-chart').then((each) => each.LogChart), {
+  ssr: false,
+  loading: () => <div className="h-[300px]" role="status" aria-label="Drawing the chart" />,
+});
+
+/** Temperatures of a job over time: followed by hand, live or from a file, explained, and held against what must be seen. */
+export function TemperaturesPage(props: { initial: JobFile; system: UnitSystem }) {
+  return (
+    <JobFamily job={props.initial}>
+      <Temperatures {...props} />
+    </JobFamily>
+  );
+}
+
+function Temperatures({ initial, system }: { initial: JobFile; system: UnitSystem }) {
+  const record = useJobRecord(initial);
+  const { job, append } = record;
+  const family = useFamily();
+  const state = useMemo(
+    () => foldEntries(job.entries, family.catalogue, new Date().toISOString()),
+    [job.entries, family],
+  );
+  const log = useLog(record);
+  const reached = useInstruments();
+  const [wish, setWish] = useState<ShowerWish>();
+  const { answer, isFresh } = useTemperatures(job, record.isReady, wish);
+  const [isProving, setProving] = useState(false);
+  const [isImporting, setImporting] = useState(false);
+  const [drawn, setDrawn] = useState<number>();
+  const course = log.open ?? log.courses.at(-1);
+  const facts = answer?.facts.find((each) => each.log === course?.log);
+  return (
+    <div className="flex min-h-dvh flex-col bg-sheet">
+      <StateBar
+        job={job}
+        state={state}
+        isHearing={record.isHearing}
+        trouble={record.trouble}
+        onMakeSafe={() => setProving(true)}
+      />
+      <main className="mx-auto grid w-full max-w-[1240px] flex-1 content-start gap-6 p-4 lg:grid-cols-[minmax(0,1fr)_380px] lg:p-5">
+        <h2 className="text-title-l leading-tight font-semibold lg:col-span-2">Temperatures</h2>
+        <div className="min-w-0 space-y-6 lg:order-1">
+          {course && course.channels.length > 0 ? (
+            <section aria-label="The log">
+              <LogChart
+                course={course}
+                explanation={drawn === undefined ? undefined : answer?.explanations[drawn]}
+                system={system}
+              />
+              <LogTable course={course} system={system} />
+            </section>
+          ) : (
+            <p className="border-l-4 border-rule pl-3 text-lead">
+              Nothing is followed yet. Read a place by hand, let an instrument be read, or bring a
+              logger&apos;s file: twenty minutes at the top and the bottom of the tank tell which
+              heater works, and with how much.
+            </p>
+          )}
+          {answer?.proof && <ProofPanel proof={answer.proof} job={job} course={course} />}
+          {facts && <LogFactsPanel facts={facts} system={system} />}
+          {answer && (
+            <Explanations
+              explanations={answer.explanations}
+              isFresh={isFresh}
+              system={system}
+              wish={wish}
+              onWish={setWish}
+              drawn={drawn}
+              onDraw={setDrawn}
+            />
+          )}
+        </div>
+        <div className="order-first min-w-0 space-y-6 lg:order-2">
+          <Recorder
+            log={log}
+            system={system}
+            jobId={job.job.id}
+            timeZone={job.job.timeZone}
+            isReady={record.isReady}
+            instruments={reached.instruments}
+            onImport={() => setImporting(true)}
+          />
+          <ClockTools record={record} system={system} />
+          <Technique />
+          {reached.hasSimulatedUnit && <SimulatedUnit log={log} />}
+        </div>
+      </main>
+      <ImportDialog
+        isOpen={isImporting}
+        onClose={() => setImporting(false)}
+        system={system}
+        onTake={(entries) => append(...entries)}
+      />
+      <ProveDeadDialog
+        isOpen={isProving}
+        jobId={job.job.id}
+        onClose={() => setProving(false)}
+        onTried={(entries) => append(...entries)}
+      />
+    </div>
+  );
+}

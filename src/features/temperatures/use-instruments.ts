@@ -1,0 +1,75 @@
+'use client';
+
+import { useEffect, useState } from 'react';
+import type { InstrumentReading, Measurement } from '@/instruments/instrument';
+
+export interface ReachedInstrument {
+  readonly id: string;
+  readonly identity?: { readonly maker: string; readonly model: string; readonly serial: string };
+}
+
+interface Reached {
+  readonly instruments: readonly ReachedInstrument[];
+  readonly hasSimulatedUnit: boolean;
+}
+
+const none: Reached = { instruments: [], hasSimulatedUnit: false };
+
+/** The instruments that the server reaches; none where it does not answer. */
+export function useInstruments(): Reached {
+  const [reached, setReached] = useState<Reached>(none);
+  useEffect(() => {
+    let isGone = false;
+    fetch('/api/instruments', { cache: 'no-store' })
+      .then(async (response) => (response.ok ? ((await response.json()) as Reached) : none))
+      .then((answer) => {
+        if (!isGone) setReached(answer);
+      })
+      .catch(() => undefined);
+    return () => {
+      isGone = true;
+    };
+  }, []);
+  return reached;
+}
+
+/** One reading now, in words where there is none. */
+export async function readInstrument(
+  id: string,
+  measurement: Measurement,
+): Promise<InstrumentReading> {
+  try {
+    const response = await fetch(`/api/instruments/${id}?measure=${measurement}`, {
+      cache: 'no-store',
+    });
+    if (response.ok) return (await response.json()) as InstrumentReading;
+    const { message } = (await response.json()) as { message: string };
+    return { kind: 'gone', message };
+  } catch {
+    return {
+      kind: 'gone',
+      message:
+        'The server does not answer, and the instrument is reached through it. Type what it shows.',
+    };
+  }
+}
+
+/** Listens to an instrument while it is asked to; tells of every reading, and of every one that there is not. */
+export function listenTo(
+  source: { readonly instrument: string; readonly channel?: number },
+  measurement: Measurement,
+  tell: (reading: InstrumentReading) => void,
+): () => void {
+  const channel = source.channel === undefined ? '' : `&channel=${source.channel}`;
+  const stream = new EventSource(
+    `/api/instruments/${source.instrument}/stream?measure=${measurement}${channel}`,
+  );
+  stream.onmessage = (event) => tell(JSON.parse(event.data as string) as InstrumentReading);
+  stream.onerror = () =>
+    tell({
+      kind: 'gone',
+      message:
+        'The server does not answer: nothing comes from the instrument. It goes on by itself when it does.',
+    });
+  return () => stream.close();
+}
