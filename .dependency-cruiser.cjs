@@ -85,7 +85,11 @@ module.exports = {
       from: { path: room('simulated-bench') },
       to: {
         path: '^src/',
-        pathNot: ['^src/simulated-bench/', '^src/core/simulation/index\\.ts$', '^src/core/appliances/index\\.ts$'],
+        pathNot: [
+          '^src/simulated-bench/',
+          '^src/core/simulation/index\\.ts$',
+          '^src/core/appliances/index\\.ts$',
+        ],
       },
     },
     {

@@ -143,7 +143,12 @@ function stepped(state: JobState, entry: Entry): JobState {
     case 'skip':
       return { ...state, refused: new Map(state.refused).set(entry.check, entry.reason) };
     case 'setting': {
-      const record = { ...state.settings.get(entry.setting), [entry.as]: entry.value };
+      const { found, left } = state.settings.get(entry.setting) ?? {};
+      // Why belongs to the value that it was left at last.
+      const record =
+        entry.as === 'left'
+          ? { found, left: entry.value, why: entry.why, due: entry.due }
+          : { ...state.settings.get(entry.setting), found: entry.value, left };
       return { ...state, settings: new Map(state.settings).set(entry.setting, record) };
     }
     case 'part':

@@ -1,4 +1,10 @@
-import type { LiftedEnd, Measured, StatusEntry, VerdictEntry } from './generated/job-types';
+import type {
+  LiftedEnd,
+  Measured,
+  SettingEntry,
+  StatusEntry,
+  VerdictEntry,
+} from './generated/job-types';
 import type { Isolation } from './isolation';
 import type { ProcedureRun } from './runs';
 import type { WireRecord } from './wire-map';
@@ -54,6 +60,9 @@ export interface RepairRound {
 export interface SettingRecord {
   readonly found?: Measured | string | boolean;
   readonly left?: Measured | string | boolean;
+  /** Why it was left so. */
+  readonly why?: SettingEntry['why'];
+  readonly due?: string;
 }
 
 /** The verdict that was acted on last, whether its repair is done or not. */

@@ -102,6 +102,22 @@ export const schools: readonly School[] = [
       },
     ],
   },
+  {
+    id: 'storing',
+    question: 'Hot water is stored',
+    ways: [
+      {
+        id: 'warm',
+        label: 'at 49 to 52 °C',
+        why: 'It scalds in minutes, not seconds, needs no valve that fails, costs less to keep; it wants to be drawn every day.',
+      },
+      {
+        id: 'hot-and-mixed',
+        label: 'at 60 °C, mixed down',
+        why: 'Nothing grows in it, and there is more of it; without its valve it burns in five seconds.',
+      },
+    ],
+  },
 ];
 
 export type ChosenWays = Readonly<Record<string, string>> | undefined;

@@ -101,6 +101,11 @@ export function StateBar({ job, state, isHearing, trouble, openRun, onMakeSafe }
               Temperatures
             </Link>
           )}
+          {family.storage && (
+            <Link href={`/jobs/${head.id}/settings`} className="button hidden xl:inline-flex">
+              Settings
+            </Link>
+          )}
           <Link href={`/jobs/${head.id}/report`} className="button hidden lg:inline-flex">
             Report
           </Link>

@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import { useState } from 'react';
 import type { SettingField as SettingFieldOf } from '@/core/appliances';
 import type { JobState, Measured } from '@/core/job-file';
@@ -37,6 +38,9 @@ export function SettingsFields({
       {settings.map((field) => (
         <SettingRow key={field.id} {...{ record, state, system, field }} />
       ))}
+      <Link href={`/jobs/${record.job.job.id}/settings`} className="button mt-2">
+        The whole sheet, with its rules
+      </Link>
     </>
   );
 }

@@ -63,7 +63,7 @@ export function logChart(
   return {
     animation: false,
     textStyle: text,
-    grid: { left: 44, right: 14, top: 42, bottom: 38 },
+    grid: { left: 44, right: 14, top: 42, bottom: 44 },
     legend: {
       top: 0,
       left: 0,
@@ -78,9 +78,9 @@ export function logChart(
     xAxis: {
       type: 'value',
       name: 'min',
-      nameLocation: 'end',
-      nameGap: -14,
-      nameTextStyle: { ...text, padding: [28, 0, 0, 0] },
+      nameLocation: 'middle',
+      nameGap: 22,
+      nameTextStyle: text,
       min: 0,
       max: Math.ceil(last),
       axisLine: { lineStyle: { color: ink.ink } },

@@ -6,7 +6,7 @@ import { fromKept, parseReading, shownUnit, showValue, type UnitSystem } from '@
 import type { Explanation } from '@/core/temperatures';
 import { usualShower, type ShowerWish } from '@/core/thermal';
 import { useWords } from '@/features/record/family-context';
-import { capital, percent } from '@/features/record/words';
+import { percent } from '@/features/record/words';
 
 const ShowerChart = dynamic(() => import('./shower-chart').then((each) => each.ShowerChart), {
   ssr: false,
@@ -32,10 +32,10 @@ export function Explanations({
   onDraw(index: number | undefined): void;
 }) {
   const words = useWords();
-  const name = ({ faults }: Explanation) =>
-    faults.length === 0
+  const name = ({ faults, repair }: Explanation) =>
+    repair === undefined
       ? 'Nothing wrong'
-      : capital(faults.map((each) => words.fault(each)).join(' and '));
+      : `${words.suspect(repair)} (${faults.map((each) => words.fault(each)).join(' and ')})`;
   const hasLog = explanations.some(({ log }) => log);
   return (
     <section aria-labelledby="explain">
@@ -58,7 +58,7 @@ export function Explanations({
                 If it is
               </th>
               <th scope="col" className="py-1 pr-3 font-semibold">
-                Now
+                Now, %
               </th>
               <th scope="col" className="py-1 pr-3 font-semibold">
                 A shower is hot for

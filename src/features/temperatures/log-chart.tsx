@@ -24,7 +24,7 @@ export function LogChart({
     const predicted =
       explanation?.log?.log === course.log
         ? explanation.log.channels.map(({ place, samples }) => ({
-            name: `${placeName(place)}, if ${explanation.faults.map((each) => words.fault(each)).join(' and ') || 'good'}`,
+            name: `${placeName(place)}, if ${explanation.repair === undefined ? 'nothing is wrong' : explanation.faults.map((each) => words.fault(each)).join(' and ')}`,
             place,
             samples,
           }))

@@ -25,7 +25,7 @@ export function ShowerChart({
       const colours = [ink.heat, ink.act, ink.ink2, ink.ink];
       return {
         animation: false,
-        grid: { left: 44, right: 14, top: 16 + 20 * explanations.length, bottom: 34 },
+        grid: { left: 44, right: 14, top: 16 + 20 * explanations.length, bottom: 44 },
         legend: {
           top: 0,
           left: 0,
@@ -39,8 +39,9 @@ export function ShowerChart({
           min: 0,
           max: 40,
           name: 'min',
-          nameGap: -14,
-          nameTextStyle: { ...text, padding: [28, 0, 0, 0] },
+          nameLocation: 'middle',
+          nameGap: 22,
+          nameTextStyle: text,
           axisLabel: text,
           splitLine: { show: false },
         },

@@ -18,6 +18,9 @@ const ProceduresPage = dynamic(() =>
 const TemperaturesPage = dynamic(() =>
   import('@/features/temperatures/temperatures-page').then((each) => each.TemperaturesPage),
 );
+const SettingsPage = dynamic(() =>
+  import('@/features/settings/settings-page').then((each) => each.SettingsPage),
+);
 const KeptReport = dynamic(() => import('./kept-report').then((each) => each.KeptReport));
 
 /** A page of a job from what this device keeps. */
@@ -51,6 +54,7 @@ export function KeptJobPage({
       />
     );
   if (page === 'temperatures') return <TemperaturesPage initial={initial} system={system} />;
+  if (page === 'settings') return <SettingsPage initial={initial} system={system} />;
   if (page === 'report') {
     return (
       <JobFamily job={initial}>

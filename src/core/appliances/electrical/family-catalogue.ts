@@ -1,3 +1,4 @@
+import { parameterKinds, storageParameters } from '../../settings/parameter';
 import { hotTap } from '../kit/hot-tap';
 import type { FamilyCatalogue } from '../../job-file/catalogue';
 import { effectsOf } from '../kit/effects';
@@ -39,9 +40,10 @@ export function catalogueOf({
     repairs: new Set(names.repairs),
     faults: new Set([...Object.keys(names.faults), ...unlistedNames({ branches })]),
     covers: new Set(Object.keys(words.covers)),
-    settings: new Map(
-      thermostats.map(({ setting }) => [setting, { quantity: 'temperature' as const }]),
-    ),
+    settings: new Map([
+      ...thermostats.map(({ setting }) => [setting, { quantity: 'temperature' }] as const),
+      ...parameterKinds(storageParameters),
+    ]),
     gasPoints: new Set(),
     sights: new Set(),
     points: new Map([hotTap]),

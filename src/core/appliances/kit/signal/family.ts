@@ -1,6 +1,7 @@
 import type { Candidate, Hypothesis } from '../../../diagnosis/model';
 import type { FamilyCatalogue } from '../../../job-file/catalogue';
 import { quantityOf } from '../../../job-file/quantity';
+import { parameterKinds, storageParameters } from '../../../settings/parameter';
 import { numberOf, type Quantity } from '../../../quantities';
 import type { ApplianceFamily, FamilyPlate, Target } from '../../appliance-family';
 import { effectsOf, everyEffect, type CheckEffects } from '../effects';
@@ -310,6 +311,7 @@ function catalogueOf<Plate extends FamilyPlate, S extends Standing>({
   plateFields,
   gasPoints,
   codes,
+  water,
 }: SignalDeclaration<Plate, S>): Omit<FamilyCatalogue, 'procedures' | 'services'> {
   const shown = access.facts.filter((each) => each.shownBy !== undefined);
   const source = {
@@ -327,7 +329,10 @@ function catalogueOf<Plate extends FamilyPlate, S extends Standing>({
     faults: new Set(Object.keys(names.faults)),
     covers: new Set(),
     sights: new Set(Object.keys(codes?.sights ?? {})),
-    settings: new Map(settings.map(({ id, quantity }) => [id, { quantity }])),
+    settings: new Map([
+      ...settings.map(({ id, quantity }) => [id, { quantity }] as const),
+      ...(water ? parameterKinds(storageParameters) : []),
+    ]),
     points: new Map([...Object.entries(names.points ?? {}), hotTap]),
     gasPoints: new Set(gasPoints),
     readable: { between: ['voltage-dc', 'resistance'], around: [] },

@@ -1,0 +1,32 @@
+import type { Quantity } from '../quantities';
+import storage from './storage-parameters.json' with { type: 'json' };
+
+/** A parameter of a settings sheet, as data: a number in a range, or one of a few. */
+export interface SheetParameter {
+  readonly id: string;
+  readonly words: string;
+  readonly kind: 'number' | 'choice';
+  /** Of a number, in its kept unit; what lies outside the range is refused, outside the usual it is shown. */
+  readonly quantity?: Quantity;
+  readonly range?: readonly [least: number, most: number];
+  readonly usual?: readonly [from: number, to: number];
+  /** Of a choice, by its name. */
+  readonly values?: Readonly<Record<string, string>>;
+  /** It is there only where another parameter stands so. */
+  readonly onlyIf?: Readonly<Record<string, string>>;
+  /** Where it is read or turned. */
+  readonly where?: string;
+  readonly mark: 'practice' | 'from memory' | (string & {});
+}
+
+/** What every storage heater has on its sheet beside its own dials. */
+export const storageParameters = storage as unknown as readonly SheetParameter[];
+
+/** What a record needs to know of each: its quantity, or its values. */
+export const parameterKinds = (
+  parameters: readonly SheetParameter[],
+): [string, { readonly quantity: Quantity } | { readonly values: readonly string[] }][] =>
+  parameters.map(({ id, quantity, values = {} }) => [
+    id,
+    quantity === undefined ? { values: Object.keys(values) } : { quantity },
+  ]);

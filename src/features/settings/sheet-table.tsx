@@ -1,0 +1,235 @@
+'use client';
+
+import { useState } from 'react';
+import type { SettingEntry } from '@/core/job-file';
+import {
+  keyOfQuantity,
+  parseReading,
+  shownUnit,
+  valueText,
+  type Quantity,
+  type UnitSystem,
+} from '@/core/quantities';
+import type { SettingsSheet, SheetLine, SheetParameter } from '@/core/settings';
+import type { JobRecord, NewEntry } from '@/features/record/use-job-record';
+import { useDraft } from '@/features/record/use-draft';
+
+const reasons: Readonly<Record<NonNullable<SettingEntry['why']>, string>> = {
+  'customers-wish': 'customer’s wish',
+  corrected: 'corrected',
+  'matched-to-emitter': 'matched to emitter',
+  'default-kept': 'maker’s default',
+  restored: 'restored after work',
+  'for-a-test': 'turned for a test',
+  temporary: 'temporary',
+};
+
+/** Hours are what a time switch is read in; seconds are what is kept. */
+const hourSeconds = 3600;
+
+/** The sheet: what was found first, then what was left, then why. */
+export function SheetTable({
+  record,
+  sheet,
+  system,
+}: {
+  record: JobRecord;
+  sheet: SettingsSheet;
+  system: UnitSystem;
+}) {
+  return (
+    <section aria-label="Sheet" className="min-w-0">
+      <p className="text-small text-ink-2">
+        As found first. Left alone, it stays as found. What a test turned is asked for before the
+        job is closed.
+      </p>
+      {sheet.testLeft.length > 0 && (
+        <p role="alert" className="mt-2 border-l-4 border-heat bg-heat-wash px-3 py-2 font-medium">
+          Still as a test left it: set it back, and write it down as left.
+        </p>
+      )}
+      <ul className="mt-2">
+        {sheet.lines.map((line) => (
+          <Line
+            key={line.parameter.id}
+            record={record}
+            line={line}
+            system={system}
+            isTest={sheet.testLeft.includes(line.parameter.id)}
+          />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function Line({
+  record,
+  line,
+  system,
+  isTest,
+}: {
+  record: JobRecord;
+  line: SheetLine;
+  system: UnitSystem;
+  isTest: boolean;
+}) {
+  const { parameter, found, left, why, isUnusual } = line;
+  const enter = (
+    as: 'found' | 'left',
+    value: SettingEntry['value'],
+    reason?: SettingEntry['why'],
+  ) =>
+    record.append({
+      kind: 'setting',
+      setting: parameter.id,
+      as,
+      value,
+      ...(reason === undefined ? {} : { why: reason }),
+    } as NewEntry);
+  return (
+    <li className="border-b border-hair py-2">
+      <p className="flex flex-wrap items-baseline gap-x-3">
+        <span className="font-semibold">{parameter.words}</span>
+        {isUnusual && <span className="text-small text-heat">outside what is usual</span>}
+        {isTest && <span className="text-small font-semibold text-heat">set it back</span>}
+        {parameter.where && <span className="text-small text-ink-2">{parameter.where}</span>}
+      </p>
+      <div className="mt-1 grid grid-cols-2 items-end gap-2 sm:grid-cols-[1fr_1fr_1.3fr]">
+        {(['found', 'left'] as const).map((as) =>
+          parameter.kind === 'choice' ? (
+            <label key={as} className="text-small">
+              as {as}
+              <select
+                className="field text-lead"
+                aria-label={`${parameter.words} as ${as}`}
+                value={String((as === 'found' ? found : left) ?? '')}
+                onChange={(event) => {
+                  if (event.target.value !== '') void enter(as, event.target.value);
+                }}
+              >
+                <option value="">{as === 'found' ? 'not looked' : 'as found'}</option>
+                {Object.entries(parameter.values ?? {}).map(([id, words]) => (
+                  <option key={id} value={id}>
+                    {words}
+                  </option>
+                ))}
+              </select>
+            </label>
+          ) : (
+            <NumberField
+              key={as}
+              jobId={record.job.job.id}
+              parameter={parameter}
+              as={as}
+              value={as === 'found' ? found : left}
+              system={system}
+              onEnter={(value) => void enter(as, value)}
+            />
+          ),
+        )}
+        <label className="col-span-2 text-small sm:col-span-1">
+          why
+          <select
+            className="field"
+            aria-label={`Why ${parameter.words} was left so`}
+            disabled={left === undefined && found === undefined}
+            value={why ?? ''}
+            onChange={(event) => {
+              const value = left ?? found;
+              if (event.target.value === '' || value === undefined) return;
+              void enter(
+                'left',
+                typeof value === 'number' ? { [keyOfQuantity(parameter.quantity!)]: value } : value,
+                event.target.value as SettingEntry['why'],
+              );
+            }}
+          >
+            <option value="">{left === undefined ? 'left alone' : 'no word'}</option>
+            {Object.entries(reasons).map(([id, words]) => (
+              <option key={id} value={id}>
+                {words}
+              </option>
+            ))}
+          </select>
+        </label>
+      </div>
+    </li>
+  );
+}
+
+function NumberField({
+  jobId,
+  parameter: { id, words, quantity, range = [-Infinity, Infinity] },
+  as,
+  value,
+  system,
+  onEnter,
+}: {
+  jobId: string;
+  parameter: SheetParameter;
+  as: 'found' | 'left';
+  value: number | string | undefined;
+  system: UnitSystem;
+  onEnter(value: Record<string, number>): void;
+}) {
+  const [text, setText] = useDraft(`${jobId} sheet ${id} ${as}`);
+  const [problem, setProblem] = useState<string>();
+  const isHours = quantity === 'time';
+  const shown = (kept: number) =>
+    isHours
+      ? `${Math.round((kept / hourSeconds) * 100) / 100} h`
+      : valueText(kept, quantity!, system);
+  const keep = () => {
+    if (text.trim() === '') return;
+    const parsed = read(text, quantity!, system);
+    if (typeof parsed === 'string') return setProblem(parsed);
+    if (parsed < range[0] || parsed > range[1]) {
+      return setProblem(`It stands between ${shown(range[0])} and ${shown(range[1])}.`);
+    }
+    setProblem(undefined);
+    onEnter({ [keyOfQuantity(quantity!)]: parsed });
+    setText('');
+  };
+  return (
+    <label className="text-small">
+      as {as}
+      <input
+        className="field text-lead font-semibold text-act placeholder:text-ink"
+        inputMode="decimal"
+        maxLength={12}
+        aria-label={`${words} as ${as}`}
+        aria-invalid={problem !== undefined}
+        placeholder={
+          typeof value === 'number'
+            ? shown(value)
+            : isHours
+              ? 'h'
+              : shownUnit(quantity!, system).symbol
+        }
+        value={text}
+        onChange={(event) => {
+          setProblem(undefined);
+          setText(event.target.value);
+        }}
+        onBlur={keep}
+        onKeyDown={(event) => event.key === 'Enter' && keep()}
+      />
+      {problem && (
+        <span role="alert" className="block font-medium">
+          {problem}
+        </span>
+      )}
+    </label>
+  );
+}
+
+/** A kept value, or what is wrong with what was typed. A bare number of a time switch is hours. */
+function read(text: string, quantity: Quantity, system: UnitSystem): number | string {
+  if (quantity === 'time' && /^\s*\d+([.,]\d+)?\s*h?\s*$/i.test(text)) {
+    return Number(text.replace(/h/i, '').replace(',', '.').trim()) * hourSeconds;
+  }
+  const parsed = parseReading(text, { quantity, system });
+  if (parsed.kind === 'value') return parsed.value;
+  return parsed.kind === 'problem' ? parsed.message : 'Type one number.';
+}
