@@ -108,12 +108,12 @@ export const schools: readonly School[] = [
     ways: [
       {
         id: 'warm',
-        label: 'at 49 to 52 °C',
+        label: 'warm, and drawn every day',
         why: 'It scalds in minutes, not seconds, needs no valve that fails, costs less to keep; it wants to be drawn every day.',
       },
       {
         id: 'hot-and-mixed',
-        label: 'at 60 °C, mixed down',
+        label: 'hot, and mixed down',
         why: 'Nothing grows in it, and there is more of it; without its valve it burns in five seconds.',
       },
     ],

@@ -3,15 +3,9 @@
  *
  * @example
  * Math.round(adultBurnSeconds(60)) // 5
- * storageRules.map(({ id }) => id)[0] // 'dials-equal'
+ * storageParameters[0].id // 'household'
  */
 export * from './parameter';
-export {
-  ruleFindings,
-  storageRules,
-  type RuleFinding,
-  type RulePart,
-  type SheetContext,
-} from './rules';
+export type { RuleFinding, RulePart } from './rules';
 export * from './scald';
 export * from './sheet';

@@ -1,5 +1,5 @@
 import { heatingMinutes } from '../thermal';
-import { wayOf, schools, type ChosenWays, type School } from '../schools';
+import { schools, wayOf, type ChosenWays } from '../schools';
 import { adultBurnSeconds, bacteriaSafeCelsius } from './scald';
 
 /** What a rule looks at: the sheet as it stands now, and the unit. */
@@ -65,7 +65,7 @@ const outletOf = (sheet: SheetContext): number | undefined => {
 };
 
 /** Rules between the settings of a storage heater: each with its reason and its source. */
-export const storageRules: readonly Rule[] = [
+const storageRules: readonly Rule[] = [
   {
     id: 'dials-equal',
     title: 'Both dials equal',
@@ -236,4 +236,3 @@ export function ruleFindings(sheet: SheetContext): RuleFinding[] {
   ];
 }
 
-export type { School };

@@ -97,7 +97,7 @@ describe('a sheet of settings', () => {
   it('goes by the school of the firm, with the other reason beside it', () => {
     const warm = found(...dials(50)).sheet.findings.find(({ id }) => id === 'school')!;
     expect(warm.state).toBe('kept');
-    expect(warm.otherSchool).toMatch(/60 °C/);
+    expect(warm.otherSchool).toMatch(/mixed down/);
     const entries = entriesOf('found', dials(50));
     const hot = sheetOf(entries, { storing: 'hot-and-mixed' }).sheet.findings;
     expect(hot.find(({ id }) => id === 'school')!.state).toBe('broken');

@@ -8,11 +8,13 @@ import {
   unconfirmedWires,
 } from '@/core/job-file';
 import { valueText, type UnitSystem } from '@/core/quantities';
+import { settingsSheet } from '@/core/settings';
 import type { Organisation } from '@/database/technicians';
 import { wordsOf, type FamilyWords } from '@/features/record/family-words';
 import { StopNote } from '@/features/record/stop-note';
 import { capital, clockTime, complaintWords, longDate, plateWords } from '@/features/record/words';
 import { CautionSign, HotSign } from '@/ui/signs';
+import { ReportTemperatures } from './report-temperatures';
 import { ReportReadings } from './report-readings';
 import { ReportProcedures } from './report-procedures';
 import { ReportVerdict } from './report-verdict';
@@ -61,6 +63,7 @@ export function Report({
       )}
       <ReportVerdict job={job} open={open} system={system} />
       <ReportReadings job={job} open={open} system={system} />
+      <ReportTemperatures walked={open.walked} system={system} timeZone={zone} />
       <Work job={job} state={state} />
       <ReportProcedures job={job} state={state} />
       <SettingsBlock job={job} state={state} system={system} />
@@ -197,12 +200,42 @@ function SettingsBlock({
         ))}
         <span className="text-small text-ink-2">Struck: as found.</span>
       </p>
+      <SheetWords job={job} state={state} system={system} />
       <ScaldStrip
         system={system}
         found={dials.flatMap((each) => (each.found === undefined ? [] : [each.found]))}
         left={dials.flatMap((each) => (each.left === undefined ? [] : [each.left]))}
       />
     </section>
+  );
+}
+
+/** What else stands on the sheet, in a line. */
+function SheetWords({ job, state, system }: { job: JobFile; state: JobState; system: UnitSystem }) {
+  const family = familyOfJob(job);
+  const sheet = settingsSheet(family, family.plateOf(job), state, job.constraints?.schools);
+  const lines = (sheet?.lines ?? []).filter(
+    ({ parameter, found, left }) =>
+      !family.settings.some(({ id }) => id === parameter.id) &&
+      (found !== undefined || left !== undefined),
+  );
+  if (lines.length === 0) return null;
+  return (
+    <p className="text-small">
+      {lines
+        .map(({ parameter, found, left }) => {
+          const value = left ?? found!;
+          const words =
+            typeof value === 'string'
+              ? (parameter.values?.[value] ?? value)
+              : parameter.quantity === 'time'
+                ? `${Math.round((value / 3600) * 10) / 10} h`
+                : valueText(value, parameter.quantity!, system);
+          return `${parameter.words}: ${words}`;
+        })
+        .join('; ')}
+      .
+    </p>
   );
 }
 

@@ -21,7 +21,7 @@ export function ScaldChart({ sheet, system }: { sheet: SettingsSheet; system: Un
       const shown = (celsius: number) => Math.round(fromKept(celsius, unit) * 10) / 10;
       const text = { color: ink.ink2, fontFamily: 'FiraGO, sans-serif', fontSize: 12 };
       const label = { ...text, color: ink.ink };
-      const [from, to] = system === 'us' ? [95, 165] : [35, 75];
+      const [from, to] = system === 'us' ? [90, 170] : [35, 75];
       const curve = Array.from({ length: 60 }, (_, k) => from + ((to - from) * k) / 59).flatMap(
         (at) => {
           const seconds = adultBurnSeconds(toKept(at, unit));
@@ -45,6 +45,7 @@ export function ScaldChart({ sheet, system }: { sheet: SettingsSheet; system: Un
           type: 'value',
           min: from,
           max: to,
+          interval: system === 'us' ? 20 : 10,
           name: unit.symbol,
           nameLocation: 'middle',
           nameGap: 24,
@@ -61,7 +62,7 @@ export function ScaldChart({ sheet, system }: { sheet: SettingsSheet; system: Un
           axisLabel: {
             ...text,
             formatter: (seconds: number) =>
-              seconds >= 60 ? `${seconds / 60} min` : `${seconds} s`,
+              seconds >= 60 ? `${Math.round(seconds / 6) / 10} min` : `${seconds} s`,
           },
           splitLine: { lineStyle: { color: ink.hair } },
         },
@@ -78,10 +79,7 @@ export function ScaldChart({ sheet, system }: { sheet: SettingsSheet; system: Un
               itemStyle: { color: ink.band, opacity: 0.6 },
               label: { ...label, position: 'insideBottom' },
               data: [
-                [
-                  { xAxis: from, name: 'stored here,\nbacteria can grow' },
-                  { xAxis: shown(bacteriaSafeCelsius) },
-                ],
+                [{ xAxis: from, name: 'bacteria can grow' }, { xAxis: shown(bacteriaSafeCelsius) }],
               ],
             },
             markLine: {

@@ -1,6 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
+import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { foldEntries, type JobFile } from '@/core/job-file';
 import type { UnitSystem } from '@/core/quantities';
@@ -49,7 +50,17 @@ function Settings({ initial, system }: { initial: JobFile; system: UnitSystem })
         onMakeSafe={() => setProving(true)}
       />
       <main className="mx-auto w-full max-w-[1240px] flex-1 p-4 lg:p-5">
-        <h2 className="text-title-l leading-tight font-semibold">Settings</h2>
+        <div className="flex flex-wrap items-center justify-between gap-3">
+          <h2 className="text-title-l leading-tight font-semibold">Settings</h2>
+          <nav aria-label="Near here" className="flex gap-2">
+            <Link href={`/jobs/${job.job.id}`} className="button">
+              Bench
+            </Link>
+            <Link href={`/jobs/${job.job.id}/temperatures`} className="button">
+              Temperatures
+            </Link>
+          </nav>
+        </div>
         {sheet ? (
           <div className="mt-3 grid content-start gap-6 lg:grid-cols-[minmax(0,1fr)_440px]">
             <SheetTable record={record} sheet={sheet} system={system} />

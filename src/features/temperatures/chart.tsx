@@ -8,12 +8,12 @@ import {
   MarkLineComponent,
   TooltipComponent,
 } from 'echarts/components';
-import { init, use, type EChartsCoreOption } from 'echarts/core';
+import { init, use as register, type EChartsCoreOption } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
 import { useEffect, useRef } from 'react';
-import type { ChartInk } from './chart-options';
+import { printedInk, type ChartInk } from './chart-options';
 
-use([
+register([
   LineChart,
   GridComponent,
   LegendComponent,
@@ -28,8 +28,11 @@ export function Chart({
   options,
   label,
   height = 300,
+  isPrinted = false,
 }: {
   options: (ink: ChartInk) => EChartsCoreOption;
+  /** On paper, whatever the theme of the screen. */
+  isPrinted?: boolean;
   label: string;
   height?: number;
 }) {
@@ -37,14 +40,14 @@ export function Chart({
   useEffect(() => {
     const element = place.current!;
     const chart = init(element, undefined, { renderer: 'svg' });
-    chart.setOption(options(inkOf(element)));
+    chart.setOption(options(isPrinted ? printedInk : inkOf(element)));
     const watch = new ResizeObserver(() => chart.resize());
     watch.observe(element);
     return () => {
       watch.disconnect();
       chart.dispose();
     };
-  }, [options]);
+  }, [options, isPrinted]);
   return <div ref={place} role="img" aria-label={label} style={{ height }} className="w-full" />;
 }
 

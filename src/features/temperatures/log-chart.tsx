@@ -3,41 +3,36 @@
 import { useMemo } from 'react';
 import type { LoggedCourse } from '@/core/job-file';
 import type { UnitSystem } from '@/core/quantities';
-import type { Explanation } from '@/core/temperatures';
-import { useWords } from '@/features/record/family-context';
 import { placeName } from '@/features/record/log-words';
 import { Chart } from './chart';
-import { eventWords, logChart, type ChartInk } from './chart-options';
+import { eventWords, logChart, type ChartInk, type PredictedLine } from './chart-options';
+
+const none: readonly PredictedLine[] = [];
 
 /** The log, and the run of the suspect that is chosen as a band behind it. */
 export function LogChart({
   course,
-  explanation,
+  predicted = none,
   system,
+  isPrinted,
 }: {
   course: LoggedCourse;
-  explanation: Explanation | undefined;
+  predicted?: readonly PredictedLine[];
   system: UnitSystem;
+  isPrinted?: boolean;
 }) {
-  const words = useWords();
-  const options = useMemo(() => {
-    const predicted =
-      explanation?.log?.log === course.log
-        ? explanation.log.channels.map(({ place, samples }) => ({
-            name: `${placeName(place)}, if ${explanation.repair === undefined ? 'nothing is wrong' : explanation.faults.map((each) => words.fault(each)).join(' and ')}`,
-            place,
-            samples,
-          }))
-        : [];
-    return (ink: ChartInk) => logChart(course, predicted, system, ink, eventWords);
-  }, [course, explanation, system, words]);
+  const options = useMemo(
+    () => (ink: ChartInk) => logChart(course, predicted, system, ink, eventWords),
+    [course, predicted, system],
+  );
   const minutes = Math.round(
     Math.max(0, ...course.channels.map(({ samples }) => samples.at(-1)!.second)) / 60,
   );
   return (
     <Chart
       options={options}
-      label={`${course.channels.map(({ place }) => placeName(place)).join(', ')} over ${minutes} minutes; the readings are in the table below`}
+      isPrinted={isPrinted}
+      label={`${course.channels.map(({ place }) => placeName(place)).join(', ')} over ${minutes} minutes; the readings stand in words beside it`}
     />
   );
 }

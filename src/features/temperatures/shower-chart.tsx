@@ -31,7 +31,7 @@ export function ShowerChart({
           left: 0,
           orient: 'vertical',
           itemWidth: 34,
-          textStyle: { ...text, color: ink.ink },
+          textStyle: { ...text, color: ink.ink, width: 260, overflow: 'truncate' },
         },
         tooltip: { trigger: 'axis' },
         xAxis: {

@@ -1,13 +1,15 @@
 'use client';
 
 import dynamic from 'next/dynamic';
+import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { foldEntries, type JobFile } from '@/core/job-file';
 import type { UnitSystem } from '@/core/quantities';
 import type { ShowerWish } from '@/core/thermal';
 import { ProveDeadDialog } from '@/features/bench/prove-dead-dialog';
 import { StateBar } from '@/features/bench/state-bar';
-import { JobFamily, useFamily } from '@/features/record/family-context';
+import { JobFamily, useFamily, useWords } from '@/features/record/family-context';
+import { placeName } from '@/features/record/log-words';
 import { useJobRecord } from '@/features/record/use-job-record';
 import { ClockTools } from './clock-tools';
 import { Explanations } from './explanations';
@@ -53,6 +55,18 @@ function Temperatures({ initial, system }: { initial: JobFile; system: UnitSyste
   const [drawn, setDrawn] = useState<number>();
   const course = log.open ?? log.courses.at(-1);
   const facts = answer?.facts.find((each) => each.log === course?.log);
+  const words = useWords();
+  const predicted = useMemo(() => {
+    const explanation = drawn === undefined ? undefined : answer?.explanations[drawn];
+    if (!explanation?.log || explanation.log.log !== course?.log) return [];
+    const suspect =
+      explanation.repair === undefined ? 'nothing is wrong' : words.suspect(explanation.repair);
+    return explanation.log.channels.map(({ place, samples }) => ({
+      name: `${placeName(place)}, if ${suspect}`,
+      place,
+      samples,
+    }));
+  }, [answer, drawn, course?.log, words]);
   return (
     <div className="flex min-h-dvh flex-col bg-sheet">
       <StateBar
@@ -63,15 +77,21 @@ function Temperatures({ initial, system }: { initial: JobFile; system: UnitSyste
         onMakeSafe={() => setProving(true)}
       />
       <main className="mx-auto grid w-full max-w-[1240px] flex-1 content-start gap-6 p-4 lg:grid-cols-[minmax(0,1fr)_380px] lg:p-5">
-        <h2 className="text-title-l leading-tight font-semibold lg:col-span-2">Temperatures</h2>
+        <div className="order-first flex flex-wrap items-center justify-between gap-3 lg:col-span-2">
+          <h2 className="text-title-l leading-tight font-semibold">Temperatures</h2>
+          <nav aria-label="Near here" className="flex gap-2">
+            <Link href={`/jobs/${job.job.id}`} className="button">
+              Bench
+            </Link>
+            <Link href={`/jobs/${job.job.id}/settings`} className="button">
+              Settings
+            </Link>
+          </nav>
+        </div>
         <div className="min-w-0 space-y-6 lg:order-1">
           {course && course.channels.length > 0 ? (
             <section aria-label="The log">
-              <LogChart
-                course={course}
-                explanation={drawn === undefined ? undefined : answer?.explanations[drawn]}
-                system={system}
-              />
+              <LogChart course={course} predicted={predicted} system={system} />
               <LogTable course={course} system={system} />
             </section>
           ) : (
