@@ -5,10 +5,14 @@ import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { seedDemoData } from '../../src/server/demo/seed';
+import { tcpLines } from '../../src/instruments/tcp-lines';
+import { serveBench } from '../../src/simulated-bench/serve';
 import { applicationUrl } from '../../src/database/migrate';
 import { makeTestDatabase, type TestDatabase } from '../database/test-database';
 
 export interface TestServer {
+  /** Hands on the simulated unit, where there is one. */
+  readonly hands?: (order: object) => Promise<Record<string, unknown>>;
   readonly url: string;
   readonly test: TestDatabase;
   /** Where it writes its log. */
@@ -17,12 +21,20 @@ export interface TestServer {
 }
 
 /** The production build on a free port, over a database of its own with or without the demo data. */
-export async function startServer({ demo }: { demo: boolean }): Promise<TestServer> {
+export async function startServer({
+  demo,
+  bench = false,
+}: {
+  demo: boolean;
+  /** A simulated unit with its instruments beside it. */
+  bench?: boolean;
+}): Promise<TestServer> {
   const test = await makeTestDatabase();
   if (demo) await seedDemoData(test.database, new Date());
   const port = await freePort();
   const root = path.resolve(import.meta.dirname, '../..');
   const logs = mkdtempSync(path.join(tmpdir(), 'ohmmeter-logs-'));
+  const simulated = bench ? await simulatedBench() : undefined;
   const child = spawn(
     'node',
     ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
@@ -31,6 +43,7 @@ export async function startServer({ demo }: { demo: boolean }): Promise<TestServ
       stdio: ['ignore', 'ignore', 'inherit'],
       env: {
         ...process.env,
+        ...simulated?.environment,
         NODE_ENV: 'production',
         OHMMETER_HOME: root,
         OHMMETER_LOGS: logs,
@@ -47,11 +60,33 @@ export async function startServer({ demo }: { demo: boolean }): Promise<TestServ
     url,
     test,
     logs,
+    hands: simulated?.hands,
     async stop() {
       child.kill();
+      simulated?.close();
       if (child.exitCode === null) await once(child, 'exit');
       await test.drop();
       rmSync(logs, { recursive: true, force: true });
+    },
+  };
+}
+
+/** The simulated bench on five free ports in a row. */
+async function simulatedBench() {
+  const first = 20_000 + Math.floor(Math.random() * 30_000);
+  const close = await serveBench(first);
+  const lines = tcpLines('127.0.0.1', first);
+  const at = (k: number) => `127.0.0.1:${first + k}`;
+  return {
+    close() {
+      lines.close();
+      close();
+    },
+    hands: async (order: object) =>
+      JSON.parse((await lines.ask(JSON.stringify(order)))!) as Record<string, unknown>,
+    environment: {
+      OHMMETER_SIMULATED_BENCH: at(0),
+      OHMMETER_INSTRUMENTS: `meter@${at(1)} clamp@${at(2)} thermometer@${at(3)} infrared@${at(4)}`,
     },
   };
 }

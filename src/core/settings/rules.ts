@@ -235,4 +235,3 @@ export function ruleFindings(sheet: SheetContext): RuleFinding[] {
     schoolFinding(sheet),
   ];
 }
-

@@ -159,6 +159,6 @@ function* windows(samples: readonly LogSample[]): Iterable<readonly LogSample[]>
   const last = samples.at(-1)?.second ?? 0;
   for (let from = samples[0]?.second ?? 0; from + lookSeconds <= last; from += lookSeconds / 3) {
     const within = windowsOf(samples, from, from + lookSeconds);
-    if (within.length >= 4) yield within;
+    if (within.length >= 3) yield within;
   }
 }

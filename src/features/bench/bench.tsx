@@ -8,6 +8,7 @@ import { quantityTable, valueText, type UnitSystem } from '@/core/quantities';
 import { PictureDialog } from '@/features/picture/picture-dialog';
 import { CodeAnswers } from '@/features/codes/code-answers';
 import { JobFamily, useFamily } from '@/features/record/family-context';
+import { FromInstrument } from '@/features/instruments/from-instrument';
 import { StopNote } from '@/features/record/stop-note';
 import { useJobRecord } from '@/features/record/use-job-record';
 import { Dialog } from '@/ui/dialog';
@@ -278,6 +279,13 @@ function OpenBench({ initial, first, system }: BenchProps) {
                       Type what the meter shows
                     </button>
                   )}
+                  <FromInstrument
+                    key={check}
+                    quantity={quantity}
+                    check={named!}
+                    system={system}
+                    onRead={at.drop}
+                  />
                   <div
                     className={`h-[224px] lg:block lg:h-[min(320px,35dvh)] ${isWaiting ? 'hidden' : ''}`}
                   >

@@ -42,6 +42,7 @@ export function useCheckEntry(
   const { answer, failure } = answered;
   const isFresh = answered.isFresh && !isEntering;
   const [problem, setProblem] = useState<string>();
+  const [from, setFrom] = useState<string>();
   const [pending, setPending] = useState<NewEntry>();
   const { meter, set: setMeter } = useMeter();
   const [load, setLoad] = useState<Load>();
@@ -91,6 +92,7 @@ export function useCheckEntry(
     setEntering(false);
     if (!isKept) return;
     setText('');
+    setFrom(undefined);
     setLoad(undefined);
     const last = waiting.at(-1);
     const goesOn = last !== undefined && last.after === check;
@@ -139,8 +141,16 @@ export function useCheckEntry(
     cancelPending: () => setPending(undefined),
     change(next: string) {
       setProblem(undefined);
+      setFrom(undefined);
       setText(next);
     },
+    /** What an instrument held, with its name: what is changed by hand afterwards is no longer the instrument's. */
+    drop(next: string, instrument: string) {
+      setProblem(undefined);
+      setText(next);
+      setFrom(instrument);
+    },
+    from,
     choose(other: string) {
       setWaiting([]);
       setOpened(undefined);
@@ -162,7 +172,14 @@ export function useCheckEntry(
     enterReading(): boolean {
       if (check === undefined) return false;
       if (parsed?.kind === 'problem') setProblem(parsed.message);
-      else if (value) return enter({ kind: 'reading', check, value });
+      else if (value) {
+        return enter({
+          kind: 'reading',
+          check,
+          value,
+          ...(from === undefined ? {} : { instrument: from }),
+        });
+      }
       return false;
     },
     skip(reason: SkipReason) {

@@ -3,7 +3,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { valueText, type UnitSystem } from '@/core/quantities';
 import { placeName } from '@/features/record/log-words';
-import { listenTo, type ReachedInstrument } from './use-instruments';
+import { listenTo, type ReachedInstrument } from '@/features/instruments/use-instruments';
 import type { LogHands } from './use-log';
 
 /** Where each input of an instrument is held, as it is listened to. */

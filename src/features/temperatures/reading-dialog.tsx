@@ -6,7 +6,7 @@ import { placeName } from '@/features/record/log-words';
 import { useDraft } from '@/features/record/use-draft';
 import { Dialog } from '@/ui/dialog';
 import { Keypad } from '@/ui/keypad';
-import { readInstrument, type ReachedInstrument } from './use-instruments';
+import { readInstrument, type ReachedInstrument } from '@/features/instruments/use-instruments';
 
 /** What a thermometer shows at a place: typed on the keypad, or dropped in from an instrument. */
 export function ReadingDialog({

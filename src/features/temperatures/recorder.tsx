@@ -11,7 +11,7 @@ import { handOutCalendar } from '@/features/service/hand-out-calendar';
 import { HotSign } from '@/ui/signs';
 import { LivePlaces } from './live-places';
 import { ReadingDialog } from './reading-dialog';
-import type { ReachedInstrument } from './use-instruments';
+import type { ReachedInstrument } from '@/features/instruments/use-instruments';
 import type { LogHands } from './use-log';
 
 /** Places that most logs are of; the others are one tap away. */

@@ -20,7 +20,7 @@ import { ProofPanel } from './proof-panel';
 import { Recorder } from './recorder';
 import { SimulatedUnit } from './simulated-unit';
 import { Technique } from './technique';
-import { useInstruments } from './use-instruments';
+import { useInstruments } from '@/features/instruments/use-instruments';
 import { useLog } from './use-log';
 import { useTemperatures } from './use-temperatures';
 

@@ -1,5 +1,6 @@
 import type { ElectricalDeclaration } from '../electrical/declaration';
 import { saidOfWater } from '../electrical/looks';
+import { hotForQuestion, hotForShares } from '../kit/hot-for';
 import { besides } from '../kit/lived-water';
 import type { UnitView } from '../electrical/observation';
 import type { UnitHypothesis } from '../electrical/unit-hypothesis';
@@ -23,6 +24,7 @@ export const questions: Readonly<Record<string, Question>> = {
     values: ['not-pressed', 'clicked', 'no-click'],
     words: { 'not-pressed': 'no', clicked: 'it clicked', 'no-click': 'no click' },
   },
+  hotFor: hotForQuestion,
   afterWork: { ask: 'Right after other work?', values: ['true', 'false'], words: yesNo },
 };
 
@@ -46,6 +48,7 @@ const isWiring = (fault: string) => /^(cable-|w-|pin-|dial)/.test(fault);
 /** What the user of the unit would say. Tables are common practice. */
 export const answers: ElectricalDeclaration['answers'] = {
   complaint: (hypothesis, _, unit) => complaintKinds(hypothesis, unit),
+  hotFor: (hypothesis, _, unit) => hotForShares(unit.water.shower(hypothesis)),
   onset: ({ faults }) => {
     if (faults.includes('scale')) return { sudden: 0.1, gradual: 0.9 };
     if (faults.includes('demand') || faults.includes('dial.low'))

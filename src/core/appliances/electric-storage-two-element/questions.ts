@@ -1,6 +1,7 @@
 import type { Question } from '../family';
 import type { ElectricalDeclaration } from '../electrical/declaration';
 import { saidOfWater } from '../electrical/looks';
+import { hotForQuestion, hotForShares } from '../kit/hot-for';
 import { besides } from '../kit/lived-water';
 import type { UnitView } from '../electrical/observation';
 import type { UnitHypothesis } from '../electrical/unit-hypothesis';
@@ -28,6 +29,7 @@ export const questions: Readonly<Record<string, Question>> = {
     words: { 'not-pressed': 'no', clicked: 'it clicked', 'no-click': 'no click' },
   },
   rumble: { ask: 'Rumbling or popping?', values: ['true', 'false'], words: yesNo },
+  hotFor: hotForQuestion,
   afterWork: { ask: 'Right after other work?', values: ['true', 'false'], words: yesNo },
 };
 
@@ -51,6 +53,7 @@ const isWiring = (fault: string) => /^(splice|w-|strap)/.test(fault) || fault.st
 /** What the user of the unit would say. Tables are common practice. */
 export const answers: ElectricalDeclaration['answers'] = {
   complaint: (hypothesis, _, unit) => complaintKinds(hypothesis, unit),
+  hotFor: (hypothesis, _, unit) => hotForShares(unit.water.shower(hypothesis)),
   onset: ({ faults }) => {
     if (faults.includes('sediment')) return { sudden: 0.1, gradual: 0.9 };
     if (faults.some((each) => each.startsWith('dials'))) return { sudden: 0.45, gradual: 0.55 };

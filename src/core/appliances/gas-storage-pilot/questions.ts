@@ -1,4 +1,5 @@
 import type { Question } from '../family';
+import { hotForQuestion, hotForShares } from '../kit/hot-for';
 import { besides, wordsForWater } from '../kit/lived-water';
 import type { Shares } from '../kit/signal/declaration';
 import { goodElements, type Elements } from './elements';
@@ -68,6 +69,7 @@ export const questions: Readonly<Record<string, Question>> = {
     values: ['not-pressed', 'clicked-once', 'again'],
     words: { 'not-pressed': 'no', 'clicked-once': 'clicked once', again: 'more than once' },
   },
+  hotFor: hotForQuestion,
   lastFlush: {
     ask: 'Last flush?',
     values: ['within-1-year', '1-to-3-years', 'longer-or-never'],
@@ -117,7 +119,8 @@ function complains(seen: GasSeen): Shares {
 }
 
 /** What the tank gives them, beside what it gave when it was good. */
-function wordsOfTank({ plate, elements, standing, signals, has }: GasSeen): Shares {
+function wordsOfTank(seen: GasSeen): Shares {
+  const { plate } = seen;
   const { water } = modelOfPlate(plate);
   const good = goodElements(plate);
   const usual = water.shower(
@@ -125,13 +128,15 @@ function wordsOfTank({ plate, elements, standing, signals, has }: GasSeen): Shar
     { tankCelsius: good['dial.celsius'], heatWatt: plate.inputWatt * plate.efficiency },
     1,
   );
-  const lived = water.shower(
+  return wordsForWater(livedWith(seen), usual);
+}
+
+const livedWith = ({ plate, elements, standing, signals, has }: GasSeen) =>
+  modelOfPlate(plate).water.shower(
     elements as Elements,
     { tankCelsius: standing.tankCelsius, heatWatt: signals['heat']! },
     has('demand') ? grownUse : 1,
   );
-  return wordsForWater(lived, usual);
-}
 
 /** Lights, and does not hold when it is let go. */
 const drops = (seen: GasSeen) =>
@@ -153,6 +158,7 @@ const drops = (seen: GasSeen) =>
 /** What the user of the unit would say. Common practice; a value without a share gets of what is left. */
 export const answers: Readonly<Record<string, (seen: GasSeen) => Shares>> = {
   complaint: complains,
+  hotFor: (seen) => hotForShares(livedWith(seen)),
   // A smell and an alarm end the diagnosis and tell nothing of what is wrong.
   gasSmell: () => ({ no: 0.97, yes: 0.03 }),
   coAlarm: (seen) =>
