@@ -53,33 +53,39 @@ export function logFacts(
   const dropped = cleaned.flatMap((each) => each.dropped);
   const tank = { litre: storage.litre(plate), roomCelsius };
   const heaters = storage.heaters(plate);
-  const stretch = lastStill(course, top, bottom);
-  const inStretch = (samples: readonly LogSample[]) =>
-    samples.filter(({ second }) => second >= stretch!.from && second <= stretch!.to);
-  const found =
-    stretch && inStretch(top).length >= 3 && inStretch(bottom).length >= 3
-      ? powerFromRise(
-          { top: inStretch(top), bottom: inStretch(bottom) },
-          {
-            litre: tank.litre,
-            heaterHeights: heaters.map(({ height }) => height),
-            lossWattPerKelvin: usualLossWattPerKelvin(tank.litre),
-            roomCelsius,
-          },
-        )
-      : undefined;
+  const within = (samples: readonly LogSample[], { from, to }: StillStretch) =>
+    samples.filter(({ second }) => second >= from && second <= to);
+  const powerIn = (stretch: StillStretch): PowerFound | undefined => {
+    const [above, below] = [within(top, stretch), within(bottom, stretch)];
+    if (above.length < 3 || below.length < 3) return undefined;
+    return powerFromRise(
+      { top: above, bottom: below },
+      {
+        litre: tank.litre,
+        heaterHeights: heaters.map(({ height }) => height),
+        lossWattPerKelvin: usualLossWattPerKelvin(tank.litre),
+        roomCelsius,
+      },
+    );
+  };
+  // The last in which anything warmed; of a tank that only stands, the last of all.
+  const tried = stillStretches(course, top, bottom).flatMap((stretch) => {
+    const power = powerIn(stretch);
+    return power ? [{ stretch, power }] : [];
+  });
+  const told = tried.find(({ power }) => power.warmed !== 'nothing') ?? tried[0];
   return {
     log: course.log,
     dropped,
-    ...(found
+    ...(told
       ? {
           power: {
-            ...found,
-            fromSecond: stretch!.from,
-            toSecond: stretch!.to,
-            heater: found.warmed === 'top' ? heaters[0] : heaters.at(-1),
+            ...told.power,
+            fromSecond: told.stretch.from,
+            toSecond: told.stretch.to,
+            heater: told.power.warmed === 'top' ? heaters[0] : heaters.at(-1),
           },
-          heater: heaterAtWork(inStretch(top), inStretch(bottom)),
+          heater: heaterAtWork(within(top, told.stretch), within(bottom, told.stretch)),
         }
       : {}),
     ...(bottom.length > 5
@@ -89,24 +95,35 @@ export function logFacts(
   };
 }
 
-/** The last stretch in which nothing was done to the unit and no tap ran, as far back as one power is likely. */
-function lastStill(
+interface StillStretch {
+  readonly from: number;
+  readonly to: number;
+}
+
+/** How far back each stretch lies from the one after it, in seconds; and how many are looked at. */
+const stepBack = 300;
+const mostStretches = 60;
+
+/** Stretches in which nothing was done to the unit and no tap ran, as long as one power is likely, the last first. */
+function stillStretches(
   { events }: LoggedCourse,
   top: readonly LogSample[],
   bottom: readonly LogSample[],
-): { readonly from: number; readonly to: number } | undefined {
+): StillStretch[] {
   const ends = [top.at(-1)?.second, bottom.at(-1)?.second].filter((each) => each !== undefined);
-  if (ends.length < 2) return undefined;
+  if (ends.length < 2) return [];
   const last = Math.min(...ends);
   const marks = [0, ...events.map(({ second }) => second), last].sort((one, other) => one - other);
+  const found: StillStretch[] = [];
   for (let k = marks.length - 1; k > 0; k--) {
-    const [from, to] = [marks[k - 1]!, marks[k]!];
-    const tap = events.findLast((each) => each.kind === 'tap' && each.second <= from);
-    const isDrawn = tap?.kind === 'tap' && tap.litrePerMinute > 0;
     // What was just done takes a minute to settle.
-    if (!isDrawn && to - from >= shortest) {
-      return { from: Math.max(from + (from > 0 ? 60 : 0), to - longest), to };
+    const from = marks[k - 1]! + (marks[k - 1]! > 0 ? 60 : 0);
+    const tap = events.findLast((each) => each.kind === 'tap' && each.second <= marks[k - 1]!);
+    if (tap?.kind === 'tap' && tap.litrePerMinute > 0) continue;
+    for (let to = marks[k]!; to - from >= shortest; to -= stepBack) {
+      if (found.length >= mostStretches) return found;
+      found.push({ from: Math.max(from, to - longest), to });
     }
   }
-  return undefined;
+  return found;
 }

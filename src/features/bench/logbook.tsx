@@ -101,8 +101,18 @@ function linesOf(entries: readonly Entry[]): Line[] {
   const corrections = new Map(
     entries.flatMap((each) => (each.kind === 'correction' ? [[each.replaces, each] as const] : [])),
   );
-  return inOrder(entries).flatMap((each): Line[] => {
+  const ordered = inOrder(entries);
+  /** Of what an instrument goes on reading at a place, the last batch stands for all of it. */
+  const lastBatch = new Map(
+    ordered.flatMap((each) => {
+      const key = batchKey(each);
+      return key === undefined ? [] : [[key, each.id] as const];
+    }),
+  );
+  return ordered.flatMap((each): Line[] => {
     if (each.kind === 'correction') return [];
+    const key = batchKey(each);
+    if (key !== undefined && lastBatch.get(key) !== each.id && !corrections.has(each.id)) return [];
     const correction = corrections.get(each.id);
     if (!correction) return [{ entry: each, removed: false }];
     const now = counting.get(each.id);
@@ -111,6 +121,11 @@ function linesOf(entries: readonly Entry[]): Line[] {
     ];
   });
 }
+
+const batchKey = (entry: Entry): string | undefined =>
+  entry.kind === 'log' && entry.phase === 'samples' && entry.source === 'live'
+    ? `${entry.log} ${entry.place}`
+    : undefined;
 
 function LogbookLine({
   job,

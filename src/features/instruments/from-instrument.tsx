@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { NamedCheck } from '@/core/appliances';
 import { showValue, type Quantity, type UnitSystem } from '@/core/quantities';
 import type { Measurement } from '@/instruments/instrument';
@@ -29,13 +29,24 @@ export function FromInstrument({
 }) {
   const { instruments, hasSimulatedUnit } = useInstruments();
   const [problem, setProblem] = useState<string>();
+  const asked = useRef(0);
+  useEffect(
+    () => () => {
+      asked.current = -1;
+    },
+    [],
+  );
   const fitting = instruments.filter(({ id }) => measuredBy[quantity]?.includes(id));
   if (fitting.length === 0) return null;
   const read = async (id: string) => {
     setProblem(undefined);
+    asked.current += 1;
+    const mine = asked.current;
     // On the bench of the demo somebody has to put the leads where the check wants them.
     if (hasSimulatedUnit) await putLeads(check);
     const reading = await readInstrument(id, quantity as Measurement);
+    // Another check may stand here by now: what was read for this one is not that one's.
+    if (mine !== asked.current) return;
     if (reading.kind === 'over-range') onRead('OL', id);
     else if (reading.kind === 'value') onRead(typed(reading.value, quantity, system), id);
     else setProblem(reading.message);

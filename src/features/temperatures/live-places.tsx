@@ -15,7 +15,7 @@ interface Input {
 }
 
 /** Readings are written down in batches of so many, or after so many seconds: no more than that is ever on this page alone. */
-const batch = { readings: 20, seconds: 15 } as const;
+const batch = { readings: 60, seconds: 20 } as const;
 
 const inputsOf = (instruments: readonly ReachedInstrument[]): Input[] =>
   instruments.flatMap(({ id }): Input[] =>
