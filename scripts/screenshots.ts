@@ -20,7 +20,14 @@ interface Shot {
   /** The name of the job's customer on Today, and the page of the job. */
   readonly job?: {
     readonly name: RegExp;
-    readonly page: '' | `?check=${string}` | '/repair' | '/report' | '/procedures';
+    readonly page:
+      | ''
+      | `?check=${string}`
+      | '/repair'
+      | '/report'
+      | '/procedures'
+      | '/temperatures'
+      | '/settings';
   };
   readonly path?: string;
   readonly prepare?: (page: Page) => Promise<void>;
@@ -45,6 +52,31 @@ const shots: readonly Shot[] = [
       await page.getByLabel('Customer', { exact: true }).fill('Osk Lindqvist-Hale');
       await page.getByLabel('Address').fill('77 Weir Street');
       await page.getByLabel('Upper watts').fill('4500');
+    },
+  },
+  {
+    name: 'temperatures',
+    viewport: desk,
+    job: { name: /Ottilie Brackenridge/, page: '/temperatures' },
+    prepare: async (page) => {
+      await page.getByRole('button', { name: /^Draw Lower element/ }).click();
+    },
+  },
+  {
+    name: 'temperatures-phone',
+    viewport: phone,
+    job: { name: /Ottilie Brackenridge/, page: '/temperatures' },
+    prepare: async (page) => {
+      await page.getByRole('button', { name: /^Draw Lower element/ }).click();
+      await page.getByRole('heading', { name: 'Would this explain it?' }).scrollIntoViewIfNeeded();
+    },
+  },
+  {
+    name: 'settings',
+    viewport: desk,
+    job: { name: /Ottilie Brackenridge/, page: '/settings' },
+    prepare: async (page) => {
+      await page.getByRole('img', { name: /How soon adult skin burns/ }).waitFor();
     },
   },
   { name: 'bench', viewport: desk, job: half, prepare: typeReading },

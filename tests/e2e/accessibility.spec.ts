@@ -14,6 +14,8 @@ const views = [
   { name: 'Repair', job: /Halloway/, path: '/repair' },
   { name: 'Procedures', job: /Odile Marchbanks/, path: '/procedures' },
   { name: 'A step', job: /Odile Marchbanks/, path: '/procedures', sheet: 'step' },
+  { name: 'Temperatures', job: /Ottilie Brackenridge/, path: '/temperatures' },
+  { name: 'Settings', job: /Ottilie Brackenridge/, path: '/settings' },
   { name: 'Service and prices', open: '/service' },
   { name: 'Report', job: /1001 Otter Lane/, path: '/report' },
 ] as const;

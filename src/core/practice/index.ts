@@ -11,3 +11,4 @@
  */
 
 export * from './run-job';
+export * from './watch-unit';

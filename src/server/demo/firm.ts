@@ -48,6 +48,7 @@ export interface DemoJob {
   readonly until:
     | { readonly stage: 'call' }
     | { readonly stage: 'diagnose'; readonly checks: number; readonly slip?: boolean }
+    | { readonly stage: 'watched'; readonly minutes: number }
     | { readonly stage: 'decided' }
     | { readonly stage: 'waiting'; readonly reason: string }
     | { readonly stage: 'closed' };
@@ -232,5 +233,20 @@ export const demoJobs: readonly DemoJob[] = [
     fault: 'thermocouple.worn',
     seed: 7,
     until: { stage: 'closed' },
+  },
+  {
+    technician: 'teo',
+    hoursAgo: 4,
+    unit: {
+      ...site('Ottilie Brackenridge', '8 Lock Cottages'),
+      make: 'Veldane',
+      model: 'V50',
+      serial: '50-33190',
+      installed: '2020-08',
+      plate: plate(240, 4500, 4500, 189),
+    },
+    fault: 'lower-element.open',
+    seed: 3,
+    until: { stage: 'watched', minutes: 90 },
   },
 ];

@@ -4,7 +4,14 @@ import { familyOfJob } from '../../core/appliances/all';
 import { isWorkedDead } from '../../core/appliances';
 import { engineVersion } from '../../core/job-diagnosis';
 import { foldEntries, type Entry, type JobFile } from '../../core/job-file';
-import { doCheck, entriesOfStep, practiseJob, proveDead, type Clock } from '../../core/practice';
+import {
+  doCheck,
+  entriesOfStep,
+  practiseJob,
+  proveDead,
+  watchUnit,
+  type Clock,
+} from '../../core/practice';
 import {
   seededRandom,
   simulatedFamilyOf,
@@ -120,9 +127,11 @@ function clockFrom(openedAt: Date, now: Date): Clock {
 function practisedEntries(
   start: JobFile,
   unit: SimulatedUnit,
-  { until }: DemoJob,
+  demo: DemoJob,
   clock: Clock,
 ): Entry[] {
+  const { until } = demo;
+  if (until.stage === 'watched') return watchedEntries(start, demo, until.minutes, clock);
   if (until.stage === 'diagnose') {
     const { job } = practiseJob(start, unit, clock, {}, until.checks);
     return until.slip ? withSlip(job.entries, clock) : job.entries;
@@ -203,6 +212,38 @@ function practisedEntries(
     next: 'Shut-off at the setpoint to be seen: about two hours from cold. Flush and anode are due.',
   });
   return job.entries;
+}
+
+/** Thermometers left on the tank over a long draw, and the dials read: no meter yet. */
+function watchedEntries(
+  start: JobFile,
+  { fault, seed }: DemoJob,
+  minutes: number,
+  clock: Clock,
+): Entry[] {
+  const family = familyOfJob(start);
+  const unit = simulatedFamilyOf(family.id).inTime(family.plateOf(start), seededRandom(seed), [
+    fault,
+  ]);
+  const dials = family.settings.map(({ id: setting }): Entry => ({
+    id: clock.newId(),
+    at: clock.after(1),
+    kind: 'setting',
+    setting,
+    as: 'found',
+    value: { celsius: 50 },
+  }));
+  const begun = Date.parse(clock.after(2));
+  return [
+    ...dials,
+    ...watchUnit(unit, {
+      seconds: minutes * 60,
+      everySecond: 60,
+      tap: { from: 300, until: 1200, litrePerMinute: 8 },
+      startsAt: begun,
+      newId: () => clock.newId(),
+    }),
+  ];
 }
 
 /** Takes the last ohms reading wrongly first, a probe slipped off its screw, and corrects it. */
