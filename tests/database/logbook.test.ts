@@ -474,6 +474,7 @@ describe('the demo data', () => {
         'diagnose',
         'diagnose',
         'diagnose',
+        'diagnose',
         'verdict',
         'waiting',
       ]);

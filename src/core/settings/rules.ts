@@ -51,8 +51,11 @@ const equalKelvin = 2;
 const limitMarginKelvin = 5.6;
 /** Common practice: below it a valve does not hold; from the other on it holds steady. */
 const valveKelvin = { least: 2, steady: 10 } as const;
-/** TMV2 scheme and Approved Document G, from memory: bath for anyone, and where somebody's skin is thin. */
-const outletCelsius = { anyone: 48, vulnerable: 44 } as const;
+/**
+ * At a bath where somebody's skin is thin (TMV2 scheme), at any bath (Approved Document G), both from memory; and what dials are
+ * usually left at: common practice.
+ */
+const outletCelsius = { vulnerable: 44, bath: 48, usual: 52.5 } as const;
 const coldCelsius = 10;
 
 const unknown = (...says: readonly RulePart[]): Told => ({ state: 'unknown', says });
@@ -76,7 +79,10 @@ const storageRules: readonly Rule[] = [
       if (dials.length < 2) return undefined;
       const difference = Math.max(...dials) - Math.min(...dials);
       return difference <= equalKelvin
-        ? kept('Equal to ', { kelvin: difference }, '.')
+        ? kept(
+            difference < 0.5 ? 'Equal.' : 'Equal to ',
+            ...(difference < 0.5 ? [] : [{ kelvin: difference }, '.']),
+          )
         : broken('They differ by ', { kelvin: difference }, '.');
     },
   },
@@ -103,22 +109,32 @@ const storageRules: readonly Rule[] = [
     tell(sheet) {
       const outlet = outletOf(sheet);
       if (outlet === undefined) return unknown('Read what the tap gives.');
-      const isThin = sheet.choice('household') === 'vulnerable';
-      const most = isThin ? outletCelsius.vulnerable : outletCelsius.anyone;
+      const household = sheet.choice('household');
       const burn = adultBurnSeconds(outlet);
       const soon: readonly RulePart[] =
         burn === undefined
           ? ['No burn within minutes at ', { celsius: outlet }, '.']
           : ['At ', { celsius: outlet }, ' an adult burns in about ', { seconds: burn }, '.'];
-      return outlet <= most
+      if (outlet <= outletCelsius.vulnerable) return kept(...soon);
+      if (outlet > outletCelsius.usual) {
+        return broken(...soon, ' A mixing valve, or a lower setting.');
+      }
+      if (household === 'vulnerable') {
+        return broken(
+          ...soon,
+          ' At a bath no more than ',
+          { celsius: outletCelsius.vulnerable },
+          ' with somebody small, old or frail here: a mixing valve.',
+        );
+      }
+      if (household === undefined) return unknown(...soon, ' Who lives here?');
+      return outlet <= outletCelsius.bath
         ? kept(...soon)
-        : broken(
+        : kept(
             ...soon,
-            ' At a bath no more than ',
-            { celsius: most },
-            isThin
-              ? ' with somebody small, old or frail here: a mixing valve.'
-              : ': a mixing valve, or a lower setting.',
+            ' Where a rule asks it, no more than ',
+            { celsius: outletCelsius.bath },
+            ' at a bath.',
           );
     },
   },

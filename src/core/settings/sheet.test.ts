@@ -53,7 +53,8 @@ describe('a sheet of settings', () => {
   });
 
   it('weighs the scald of the outlet by who lives there', () => {
-    expect(stateOf('scald', ...dials(47))).toBe('kept');
+    expect(stateOf('scald', ...dials(47))).toBe('unknown');
+    expect(stateOf('scald', ...dials(50), ['household', 'anyone'])).toBe('kept');
     expect(stateOf('scald', ...dials(47), ['household', 'vulnerable'])).toBe('broken');
     expect(stateOf('scald', ...dials(60))).toBe('broken');
     // Stored at 60 and mixed to 48 satisfies both rules.
@@ -61,6 +62,7 @@ describe('a sheet of settings', () => {
       ...dials(60),
       ['mixing-valve', 'fitted'],
       ['mixing-valve-setpoint', { celsius: 48 }],
+      ['household', 'anyone'],
     ];
     expect(stateOf('scald', ...mixed)).toBe('kept');
     expect(stateOf('bacteria', ...mixed)).toBe('kept');

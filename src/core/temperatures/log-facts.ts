@@ -5,6 +5,7 @@ import {
   cyclesOf,
   heaterAtWork,
   powerFromRise,
+  slopeOf,
   usualLossWattPerKelvin,
   type Cycles,
   type Dropped,
@@ -58,6 +59,8 @@ export function logFacts(
   const powerIn = (stretch: StillStretch): PowerFound | undefined => {
     const [above, below] = [within(top, stretch), within(bottom, stretch)];
     if (above.length < 3 || below.length < 3) return undefined;
+    // A thermostat that let go in the middle leaves half a power, which nothing has.
+    if (!isEven(above) || !isEven(below)) return undefined;
     return powerFromRise(
       { top: above, bottom: below },
       {
@@ -94,6 +97,18 @@ export function logFacts(
     ...(top.length > 5 ? { top: cyclesOf({ place: 'tank-top', samples: top }, tank) } : {}),
   };
 }
+
+/** Readings of one heat rise as fast at the end as at the start. */
+function isEven(samples: readonly LogSample[]): boolean {
+  if (samples.length < 6) return true;
+  const middle = samples.length >> 1;
+  const [one, other] = [slopeOf(samples.slice(0, middle)), slopeOf(samples.slice(middle))];
+  const difference = Math.abs(one.kelvinPerSecond - other.kelvinPerSecond);
+  const larger = Math.max(Math.abs(one.kelvinPerSecond), Math.abs(other.kelvinPerSecond));
+  return difference < Math.max(unevenShare * larger, 4 * Math.hypot(one.spread, other.spread));
+}
+
+const unevenShare = 0.2;
 
 interface StillStretch {
   readonly from: number;

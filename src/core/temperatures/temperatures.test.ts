@@ -41,6 +41,14 @@ describe('would this explain it?', () => {
     expect(power!.heater!.label).toBe('Upper element');
     expect(power!.lowWatt).toBeLessThan(4500);
     expect(power!.highWatt).toBeGreaterThan(3900);
+    // A log that goes on until the tank is hot tells the same power, and not half of it.
+    const whole = watch(watchedUnit(family, plate4500, ['lower-element.open'], 3), {
+      seconds: 5400,
+      tap,
+    });
+    const long = temperatureAnswer(job(whole))!.facts[0]!.power!;
+    expect(long.warmed).toBe('top');
+    expect(long.highWatt).toBeGreaterThan(3900);
   });
 });
 

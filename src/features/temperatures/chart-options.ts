@@ -71,7 +71,7 @@ export function logChart(
       textStyle: { ...text, color: ink.ink },
       data: [
         ...course.channels.map(({ place }) => placeName(place)),
-        ...predicted.map(({ name }) => name),
+        ...new Set(predicted.map(({ name }) => name)),
       ],
     },
     tooltip: { trigger: 'axis', textStyle: { fontFamily: 'FiraGO, sans-serif' } },
@@ -96,11 +96,11 @@ export function logChart(
       splitLine: { lineStyle: { color: ink.hair } },
     },
     series: [
-      ...predicted.flatMap(({ name, samples }) => [
+      ...predicted.flatMap(({ name, place, samples }) => [
         {
           name: `${name} from`,
           type: 'line',
-          stack: name,
+          stack: place,
           silent: true,
           symbol: 'none',
           lineStyle: { opacity: 0 },
@@ -110,7 +110,7 @@ export function logChart(
         {
           name,
           type: 'line',
-          stack: name,
+          stack: place,
           silent: true,
           symbol: 'none',
           lineStyle: { opacity: 0 },

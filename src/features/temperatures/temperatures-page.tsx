@@ -9,7 +9,6 @@ import type { ShowerWish } from '@/core/thermal';
 import { ProveDeadDialog } from '@/features/bench/prove-dead-dialog';
 import { StateBar } from '@/features/bench/state-bar';
 import { JobFamily, useFamily, useWords } from '@/features/record/family-context';
-import { placeName } from '@/features/record/log-words';
 import { useJobRecord } from '@/features/record/use-job-record';
 import { ClockTools } from './clock-tools';
 import { Explanations } from './explanations';
@@ -62,7 +61,7 @@ function Temperatures({ initial, system }: { initial: JobFile; system: UnitSyste
     const suspect =
       explanation.repair === undefined ? 'nothing is wrong' : words.suspect(explanation.repair);
     return explanation.log.channels.map(({ place, samples }) => ({
-      name: `${placeName(place)}, if ${suspect}`,
+      name: `if ${suspect.charAt(0).toLowerCase()}${suspect.slice(1)}`,
       place,
       samples,
     }));
