@@ -186,7 +186,10 @@ const entries: Record<string, Schema> = {
       instrument: name,
       leads: ref('measured'),
       /** What it was worked out from, where a clock was part of it; and how well it is known: one standard deviation. */
-      byClock: object({ elapsed: ref('measured') }, { volume: ref('measured'), turns: { type: 'number', exclusiveMinimum: 0, maximum: 1000 } }),
+      byClock: object(
+        { elapsed: ref('measured') },
+        { volume: ref('measured'), turns: { type: 'number', exclusiveMinimum: 0, maximum: 1000 } },
+      ),
       spread: ref('measured'),
     },
   ),

@@ -1,13 +1,11 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { foldEntries, type JobFile } from '@/core/job-file';
 import type { UnitSystem } from '@/core/quantities';
 import { settingsSheet } from '@/core/settings';
-import { ProveDeadDialog } from '@/features/bench/prove-dead-dialog';
-import { StateBar } from '@/features/bench/state-bar';
+import { JobFrame } from '@/features/bench/job-frame';
 import { JobFamily, useFamily } from '@/features/record/family-context';
 import { useJobRecord } from '@/features/record/use-job-record';
 import { Findings } from './findings';
@@ -29,9 +27,8 @@ export function SettingsPage(props: { initial: JobFile; system: UnitSystem }) {
 
 function Settings({ initial, system }: { initial: JobFile; system: UnitSystem }) {
   const record = useJobRecord(initial);
-  const { job, append } = record;
+  const { job } = record;
   const family = useFamily();
-  const [isProving, setProving] = useState(false);
   const state = useMemo(
     () => foldEntries(job.entries, family.catalogue, new Date().toISOString()),
     [job.entries, family],
@@ -41,44 +38,23 @@ function Settings({ initial, system }: { initial: JobFile; system: UnitSystem })
     [family, job, state],
   );
   return (
-    <div className="flex min-h-dvh flex-col bg-sheet">
-      <StateBar
-        job={job}
-        state={state}
-        isHearing={record.isHearing}
-        trouble={record.trouble}
-        onMakeSafe={() => setProving(true)}
-      />
-      <main className="mx-auto w-full max-w-[1240px] flex-1 p-4 lg:p-5">
-        <div className="flex flex-wrap items-center justify-between gap-3">
-          <h2 className="text-title-l leading-tight font-semibold">Settings</h2>
-          <nav aria-label="Near here" className="flex gap-2">
-            <Link href={`/jobs/${job.job.id}`} className="button">
-              Bench
-            </Link>
-            <Link href={`/jobs/${job.job.id}/temperatures`} className="button">
-              Temperatures
-            </Link>
-          </nav>
-        </div>
-        {sheet ? (
-          <div className="mt-3 grid content-start gap-6 lg:grid-cols-[minmax(0,1fr)_440px]">
-            <SheetTable record={record} sheet={sheet} system={system} />
-            <div className="min-w-0 space-y-6">
-              <Findings findings={sheet.findings} system={system} />
-              <ScaldChart sheet={sheet} system={system} />
-            </div>
+    <JobFrame
+      record={record}
+      state={state}
+      title="Settings"
+      near={{ '': 'Bench', '/temperatures': 'Temperatures' }}
+    >
+      {sheet ? (
+        <div className="grid content-start gap-6 lg:grid-cols-[minmax(0,1fr)_440px]">
+          <SheetTable record={record} sheet={sheet} system={system} />
+          <div className="min-w-0 space-y-6">
+            <Findings findings={sheet.findings} system={system} />
+            <ScaldChart sheet={sheet} system={system} />
           </div>
-        ) : (
-          <p className="mt-3 text-lead">This family has no sheet of settings yet.</p>
-        )}
-      </main>
-      <ProveDeadDialog
-        isOpen={isProving}
-        jobId={job.job.id}
-        onClose={() => setProving(false)}
-        onTried={(entries) => append(...entries)}
-      />
-    </div>
+        </div>
+      ) : (
+        <p className="mt-3 text-lead">This family has no sheet of settings yet.</p>
+      )}
+    </JobFrame>
   );
 }

@@ -42,6 +42,7 @@ export function Recorder({
   const [place, setPlace] = useState<string>();
   const [everyMinutes, setEvery] = useState<number>(1);
   const [isMore, setMore] = useState(false);
+  const [round, setRound] = useState(0);
   const { now } = useClock(open !== undefined, undefined, 1000);
   useWakeLock(open !== undefined);
   const channel = (each: string) => open?.channels.find((one) => one.place === each);
@@ -84,7 +85,7 @@ export function Recorder({
           Other places
         </button>
       )}
-      <LivePlaces log={log} instruments={instruments} system={system} />
+      <LivePlaces key={round} log={log} instruments={instruments} system={system} />
       {isByHand && (
         <div className="mt-3">
           <p role="timer" className={dueIn <= 0 ? 'font-semibold text-act' : ''}>
@@ -118,7 +119,15 @@ export function Recorder({
           From a file
         </button>
         {open && (
-          <button type="button" className="button col-span-2" onClick={() => void log.stop()}>
+          <button
+            type="button"
+            className="button col-span-2"
+            onClick={() => {
+              // What is listened to is let go of with the log.
+              setRound(round + 1);
+              void log.stop();
+            }}
+          >
             No longer followed
           </button>
         )}

@@ -1,13 +1,11 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { foldEntries, type JobFile } from '@/core/job-file';
 import type { UnitSystem } from '@/core/quantities';
 import type { ShowerWish } from '@/core/thermal';
-import { ProveDeadDialog } from '@/features/bench/prove-dead-dialog';
-import { StateBar } from '@/features/bench/state-bar';
+import { JobFrame } from '@/features/bench/job-frame';
 import { JobFamily, useFamily, useWords } from '@/features/record/family-context';
 import { useJobRecord } from '@/features/record/use-job-record';
 import { ClockTools } from './clock-tools';
@@ -49,7 +47,6 @@ function Temperatures({ initial, system }: { initial: JobFile; system: UnitSyste
   const reached = useInstruments();
   const [wish, setWish] = useState<ShowerWish>();
   const { answer, isFresh } = useTemperatures(job, record.isReady, wish);
-  const [isProving, setProving] = useState(false);
   const [isImporting, setImporting] = useState(false);
   const [drawn, setDrawn] = useState<number>();
   const course = log.open ?? log.courses.at(-1);
@@ -67,26 +64,13 @@ function Temperatures({ initial, system }: { initial: JobFile; system: UnitSyste
     }));
   }, [answer, drawn, course?.log, words]);
   return (
-    <div className="flex min-h-dvh flex-col bg-sheet">
-      <StateBar
-        job={job}
-        state={state}
-        isHearing={record.isHearing}
-        trouble={record.trouble}
-        onMakeSafe={() => setProving(true)}
-      />
-      <main className="mx-auto grid w-full max-w-[1240px] flex-1 content-start gap-6 p-4 lg:grid-cols-[minmax(0,1fr)_380px] lg:p-5">
-        <div className="order-first flex flex-wrap items-center justify-between gap-3 lg:col-span-2">
-          <h2 className="text-title-l leading-tight font-semibold">Temperatures</h2>
-          <nav aria-label="Near here" className="flex gap-2">
-            <Link href={`/jobs/${job.job.id}`} className="button">
-              Bench
-            </Link>
-            <Link href={`/jobs/${job.job.id}/settings`} className="button">
-              Settings
-            </Link>
-          </nav>
-        </div>
+    <JobFrame
+      record={record}
+      state={state}
+      title="Temperatures"
+      near={{ '': 'Bench', '/settings': 'Settings' }}
+    >
+      <div className="grid content-start gap-6 lg:grid-cols-[minmax(0,1fr)_380px]">
         <div className="min-w-0 space-y-6 lg:order-1">
           {course && course.channels.length > 0 ? (
             <section aria-label="The log">
@@ -128,19 +112,13 @@ function Temperatures({ initial, system }: { initial: JobFile; system: UnitSyste
           <Technique />
           {reached.hasSimulatedUnit && <SimulatedUnit log={log} />}
         </div>
-      </main>
+      </div>
       <ImportDialog
         isOpen={isImporting}
         onClose={() => setImporting(false)}
         system={system}
         onTake={(entries) => append(...entries)}
       />
-      <ProveDeadDialog
-        isOpen={isProving}
-        jobId={job.job.id}
-        onClose={() => setProving(false)}
-        onTried={(entries) => append(...entries)}
-      />
-    </div>
+    </JobFrame>
   );
 }
