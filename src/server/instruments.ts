@@ -66,21 +66,44 @@ const measurements: readonly Measurement[] = [
   'temperature',
 ];
 
-/** @throws Refused for something that no instrument measures, or a channel that none has. */
-export function asked(url: URL): { measurement: Measurement; channel: number | undefined } {
+/** @throws Refused for something that no instrument measures. */
+function measurementOf(url: URL): Measurement {
   const measurement = measurements.find((each) => each === url.searchParams.get('measure'));
-  if (!measurement)
-    throw new Refused([
-      { pointer: '/measure', message: `"measure" is one of ${measurements.join(', ')}.` },
-    ]);
-  const channel = url.searchParams.get('channel');
-  if (channel !== null && !/^[1-9]\d?$/.test(channel)) {
-    throw new Refused([{ pointer: '/channel', message: '"channel" is a number from 1.' }]);
-  }
-  return { measurement, channel: channel === null ? undefined : Number(channel) };
+  if (measurement) return measurement;
+  throw new Refused([
+    { pointer: '/measure', message: `"measure" is one of ${measurements.join(', ')}.` },
+  ]);
 }
 
-export const readOnce = (id: string, url: URL): Promise<InstrumentReading> => {
-  const { measurement, channel } = asked(url);
-  return instrumentOf(id).read(measurement, channel);
-};
+export interface AskedInput {
+  /** As it was asked for: the instrument, and its channel where it has several. */
+  readonly of: string;
+  readonly instrument: string;
+  readonly channel: number | undefined;
+}
+
+/** No page follows more at once. */
+const mostInputs = 8;
+
+/** @throws Refused for an input that cannot be; NotFound for an instrument that the server does not know. */
+export function askedOfAll(url: URL): { measurement: Measurement; inputs: AskedInput[] } {
+  const asked = url.searchParams.getAll('of');
+  const inputs = asked.flatMap((of): AskedInput[] => {
+    const [, instrument, channel] = /^([a-z][a-z0-9-]{0,30})(?:\.([1-9]\d?))?$/.exec(of) ?? [];
+    if (instrument === undefined) return [];
+    return [{ of, instrument, channel: channel === undefined ? undefined : Number(channel) }];
+  });
+  if (inputs.length === 0 || inputs.length < asked.length || inputs.length > mostInputs) {
+    throw new Refused([
+      {
+        pointer: '/of',
+        message: `"of" is an instrument, or one of its channels (thermometer.1), up to ${mostInputs} of them.`,
+      },
+    ]);
+  }
+  return { measurement: measurementOf(url), inputs };
+}
+
+/** One reading, now. */
+export const readOnce = (id: string, url: URL): Promise<InstrumentReading> =>
+  instrumentOf(id).read(measurementOf(url));

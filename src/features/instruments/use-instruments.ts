@@ -54,22 +54,54 @@ export async function readInstrument(
   }
 }
 
-/** Listens to an instrument while it is asked to; tells of every reading, and of every one that there is not. */
+type Tell = (reading: InstrumentReading) => void;
+
+/** What this page listens to, by input; all of it over one stream, as a browser keeps few connections to one server. */
+const listeners = new Map<string, Tell>();
+let stream: EventSource | undefined;
+let isReopening = false;
+
+/** Listens to an input while it is asked to; tells of every reading, and of every one that there is not. */
 export function listenTo(
   source: { readonly instrument: string; readonly channel?: number },
-  measurement: Measurement,
-  tell: (reading: InstrumentReading) => void,
+  tell: Tell,
 ): () => void {
-  const channel = source.channel === undefined ? '' : `&channel=${source.channel}`;
-  const stream = new EventSource(
-    `/api/instruments/${source.instrument}/stream?measure=${measurement}${channel}`,
-  );
-  stream.onmessage = (event) => tell(JSON.parse(event.data as string) as InstrumentReading);
-  stream.onerror = () =>
-    tell({
-      kind: 'gone',
-      message:
-        'The server does not answer: nothing comes from the instrument. It goes on by itself when it does.',
-    });
-  return () => stream.close();
+  const of =
+    source.channel === undefined ? source.instrument : `${source.instrument}.${source.channel}`;
+  listeners.set(of, tell);
+  reopen();
+  return () => {
+    if (listeners.get(of) === tell) listeners.delete(of);
+    reopen();
+  };
+}
+
+/** Once for all that changes in one go. */
+function reopen(): void {
+  if (isReopening) return;
+  isReopening = true;
+  queueMicrotask(() => {
+    isReopening = false;
+    stream?.close();
+    stream = undefined;
+    if (listeners.size === 0) return;
+    const asked = [...listeners.keys()].map((each) => `&of=${each}`).join('');
+    stream = new EventSource(`/api/instruments/stream?measure=temperature${asked}`);
+    stream.onmessage = (event) => {
+      const { of, reading } = JSON.parse(event.data as string) as {
+        of: string;
+        reading: InstrumentReading;
+      };
+      listeners.get(of)?.(reading);
+    };
+    stream.onerror = () => {
+      for (const tell of listeners.values()) {
+        tell({
+          kind: 'gone',
+          message:
+            'The server does not answer: nothing comes from the instrument. It goes on by itself when it does.',
+        });
+      }
+    };
+  });
 }

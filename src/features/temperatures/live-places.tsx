@@ -110,7 +110,7 @@ function LiveInput({
       });
     };
     const begun = hands.current.begin();
-    const stop = listenTo({ instrument, channel }, 'temperature', (reading) => {
+    const stop = listenTo({ instrument, channel }, (reading) => {
       if (isGone) return;
       if (reading.kind !== 'value') {
         setShown({
