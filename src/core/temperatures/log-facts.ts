@@ -5,8 +5,10 @@ import {
   cyclesOf,
   heaterAtWork,
   powerFromRise,
+  riseByClock,
   slopeOf,
   usualLossWattPerKelvin,
+  type ByClock,
   type Cycles,
   type Dropped,
   type LogSample,
@@ -23,6 +25,8 @@ export interface LogFacts {
     readonly heater?: { readonly label: string; readonly watt: number };
   };
   readonly heater?: 'upper' | 'lower' | 'none' | 'unknown';
+  /** How fast each place went from one reading by hand to the next, in K/min. */
+  readonly rises: readonly ({ readonly place: string } & ByClock)[];
   /** Of the wall at the bottom and at the top. */
   readonly bottom?: Cycles;
   readonly top?: Cycles;
@@ -79,6 +83,10 @@ export function logFacts(
   const told = tried.find(({ power }) => power.warmed !== 'nothing') ?? tried[0];
   return {
     log: course.log,
+    rises: course.channels.flatMap(({ place, source, samples }) => {
+      const rise = source === 'hand' ? lastRise(samples) : undefined;
+      return rise ? [{ place, ...rise }] : [];
+    }),
     dropped,
     ...(told
       ? {
@@ -96,6 +104,15 @@ export function logFacts(
       : {}),
     ...(top.length > 5 ? { top: cyclesOf({ place: 'tank-top', samples: top }, tank) } : {}),
   };
+}
+
+/** Two readings nearer in time than this tell no rise, in seconds. */
+const apartSeconds = 45;
+
+function lastRise(samples: readonly LogSample[]): ByClock | undefined {
+  const last = samples.at(-1);
+  const before = last && samples.findLast(({ second }) => last.second - second >= apartSeconds);
+  return before && riseByClock(before.celsius, last.celsius, last.second - before.second);
 }
 
 /** Readings of one heat rise as fast at the end as at the start. */

@@ -52,6 +52,22 @@ describe('would this explain it?', () => {
   });
 });
 
+it('tells the rise from one reading by hand to the next', () => {
+  const log = stamp().id;
+  const read = (second: number, celsius: number): Entry => ({
+    ...stamp(),
+    kind: 'log',
+    log,
+    phase: 'samples',
+    place: 'tank-top',
+    source: 'hand',
+    track: { second: [second], celsius: [celsius] },
+  });
+  const { facts } = temperatureAnswer(job([read(0, 20), read(600, 23.4)]))!;
+  expect(facts[0]!.rises[0]!.place).toBe('tank-top');
+  expect(facts[0]!.rises[0]!.value).toBeCloseTo(0.34, 9);
+});
+
 describe('a proof run', () => {
   const unit = watchedUnit(family, plate4500, ['lower-element.open'], 3);
   const repair: Entry = {

@@ -113,6 +113,9 @@ export class FamilyWords {
   title(entry: Entry): string {
     switch (entry.kind) {
       case 'reading':
+        if (entry.check === undefined && entry.point !== undefined) {
+          return capital(this.pointName(entry.point));
+        }
         return entry.check
           ? this.check(entry.check)
           : (entry.between

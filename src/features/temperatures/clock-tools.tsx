@@ -115,7 +115,16 @@ function Gas({ record, system }: { record: JobRecord; system: UnitSystem }) {
     watch.seconds > 2 && !watch.isRunning
       ? gasRateByClock(choices[dial]!.cubicMetre, turns, watch.seconds)
       : undefined;
+  const family = useFamily();
   const kilowatt = (value: number) => ((value * 39.5) / 3.6).toFixed(1);
+  const plated = family
+    .plateFacts(family.plateOf(record.job))
+    .flatMap(({ values }) => values)
+    .find(({ quantity }) => quantity === 'volume-flow')?.value;
+  const ofPlate = (value: number) =>
+    plated === undefined
+      ? ''
+      : `; the plate says ${valueText(plated, 'volume-flow', system)}, so it is ${Math.round((value / plated) * 100)} % of it`;
   return (
     <div className="mt-2 border border-edge p-3">
       <p className="text-small">
@@ -149,7 +158,7 @@ function Gas({ record, system }: { record: JobRecord; system: UnitSystem }) {
       <Stopwatch watch={watch} begin="At the mark: start" end="At the mark again: stop" />
       {found && (
         <Result
-          words={`${valueText(found.value, 'volume-flow', system)}, give or take ${valueText(found.spread, 'volume-flow', system)}; of natural gas about ${kilowatt(found.value)} kW gross`}
+          words={`${valueText(found.value, 'volume-flow', system)}, give or take ${valueText(found.spread, 'volume-flow', system)}; of natural gas about ${kilowatt(found.value)} kW gross${ofPlate(found.value)}`}
           onEnter={() =>
             record.append({
               kind: 'reading',

@@ -1,3 +1,4 @@
+import { Fragment } from 'react';
 import { clockWords } from '@/core/procedures';
 import { showValue, valueText, type UnitSystem } from '@/core/quantities';
 import type { LogFacts } from '@/core/temperatures';
@@ -5,11 +6,12 @@ import { placeName } from '@/features/record/log-words';
 
 /** What the log tells by itself. */
 export function LogFactsPanel({ facts, system }: { facts: LogFacts; system: UnitSystem }) {
-  const { power, bottom, top, dropped } = facts;
+  const { power, bottom, top, dropped, rises } = facts;
   const cycles = bottom?.setCelsius === undefined ? top : bottom;
   const loss = top?.lossWattPerKelvin;
   const set = cycles?.setCelsius;
-  if (!power && set === undefined && loss === undefined && dropped.length === 0) return null;
+  const isEmpty = !power && set === undefined && loss === undefined && rises.length === 0;
+  if (isEmpty && dropped.length === 0) return null;
   return (
     <section aria-labelledby="facts">
       <h3 id="facts" className="text-title font-semibold">
@@ -17,6 +19,14 @@ export function LogFactsPanel({ facts, system }: { facts: LogFacts; system: Unit
       </h3>
       <dl className="mt-1 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
         {power && <Power power={power} />}
+        {rises.map(({ place, value, spread }) => (
+          <Fragment key={place}>
+            <dt className="text-ink-2">{placeName(place)}</dt>
+            <dd>
+              {perMinute(value, system)} a minute, give or take {perMinute(spread, system)}
+            </dd>
+          </Fragment>
+        ))}
         {set !== undefined && (
           <>
             <dt className="text-ink-2">Cuts out at</dt>
@@ -57,6 +67,10 @@ const difference = (kelvin: number, system: UnitSystem) => {
   const { number, symbol } = showValue(kelvin, 'temperature-difference', system);
   return `${number} ${symbol}`;
 };
+
+/** A rise is small: a tenth of a degree a minute is a kilowatt or two. */
+const perMinute = (kelvin: number, system: UnitSystem): string =>
+  system === 'us' ? `${(kelvin * 1.8).toFixed(2)} °F` : `${kelvin.toFixed(2)} K`;
 
 const warmedWords = {
   all: 'all of the tank warms',

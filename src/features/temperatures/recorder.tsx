@@ -16,7 +16,15 @@ import type { LogHands } from './use-log';
 
 /** Places that most logs are of; the others are one tap away. */
 const usual = ['tank-top', 'tank-bottom', 'outlet', 'cold-inlet'];
-const others = ['upper-cover', 'lower-cover', 'hot-pipe', 'flow-pipe', 'return-pipe', 'room'];
+const others = [
+  'upper-cover',
+  'lower-cover',
+  'hot-pipe',
+  'flow-pipe',
+  'return-pipe',
+  'room',
+  'readout-water',
+];
 const intervals = [1, 2, 5] as const;
 const waits = [15, 30, 60] as const;
 
