@@ -63,7 +63,11 @@ export interface StorageWater {
     part?: { readonly fromSecond?: number; readonly untilSecond?: number },
   ): Observable | undefined;
   /** How well a hypothesis explains such an observable, with the run that comes nearest. */
-  explain(plate: FamilyPlate, hypothesis: Hypothesis, observable: Observable): Explained;
+  explain(
+    plate: FamilyPlate,
+    hypothesis: Hypothesis,
+    observable: Observable,
+  ): Explained & { readonly fromSecond: number };
   /** What a sound unit has still to do from such water: until it hands over, and until all is satisfied, in minutes. */
   ahead(plate: FamilyPlate, water: StandingWater): HeatAhead;
   /** A shower under a hypothesis: what comes out, minute by minute. */

@@ -7,6 +7,7 @@ import {
   powerFromRise,
   riseByClock,
   slopeOf,
+  unrecordedDraws,
   usualLossWattPerKelvin,
   type ByClock,
   type Cycles,
@@ -31,6 +32,8 @@ export interface LogFacts {
   readonly bottom?: Cycles;
   readonly top?: Cycles;
   readonly dropped: readonly Dropped[];
+  /** Walls fell as only a draw makes them fall, and no tap is written down: on the log's own clock. */
+  readonly unrecordedDraws: readonly { readonly from: number; readonly to: number }[];
 }
 
 /** A stretch is looked at from this long on, and no further back than that, in seconds. */
@@ -88,6 +91,10 @@ export function logFacts(
       return rise ? [{ place, ...rise }] : [];
     }),
     dropped,
+    unrecordedDraws: unrecordedDraws({
+      channels: cleaned.map(({ channel }) => channel),
+      taps: course.events.filter((each) => each.kind === 'tap'),
+    }),
     ...(told
       ? {
           power: {

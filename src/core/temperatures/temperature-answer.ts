@@ -118,8 +118,11 @@ function runOf(
     ReturnType<NonNullable<OpenDiagnosis['family']['storage']>['observableOfLog']>
   >,
 ): NonNullable<Explanation['log']> {
-  const { run, offKelvin } = family.storage!.explain(plate, hypothesis, observable);
-  const first = Math.min(...course.channels.flatMap(({ samples }) => samples[0]?.second ?? []));
+  const {
+    run,
+    offKelvin,
+    fromSecond: first,
+  } = family.storage!.explain(plate, hypothesis, observable);
   const walls = course.channels.filter(({ place }) => /^tank-|-cover$/.test(place));
   return {
     log: course.log,

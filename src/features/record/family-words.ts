@@ -31,7 +31,7 @@ export class FamilyWords {
 
   pointName(id: string) {
     const { drawing, words } = this.family;
-    return drawing.points?.[id]?.name ?? words.points?.[id] ?? id;
+    return drawing.points?.[id]?.name ?? words.points?.[id] ?? id.replaceAll('-', ' ');
   }
 
   /** What the picture says in words where nothing in it is live. */

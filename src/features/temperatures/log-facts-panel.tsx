@@ -6,12 +6,12 @@ import { placeName } from '@/features/record/log-words';
 
 /** What the log tells by itself. */
 export function LogFactsPanel({ facts, system }: { facts: LogFacts; system: UnitSystem }) {
-  const { power, bottom, top, dropped, rises } = facts;
+  const { power, bottom, top, dropped, rises, unrecordedDraws } = facts;
   const cycles = bottom?.setCelsius === undefined ? top : bottom;
   const loss = top?.lossWattPerKelvin;
   const set = cycles?.setCelsius;
   const isEmpty = !power && set === undefined && loss === undefined && rises.length === 0;
-  if (isEmpty && dropped.length === 0) return null;
+  if (isEmpty && dropped.length === 0 && unrecordedDraws.length === 0) return null;
   return (
     <section aria-labelledby="facts">
       <h3 id="facts" className="text-title font-semibold">
@@ -49,6 +49,13 @@ export function LogFactsPanel({ facts, system }: { facts: LogFacts; system: Unit
           </>
         )}
       </dl>
+      {unrecordedDraws.length > 0 && (
+        <p className="mt-2 border-l-4 border-rule pl-3 text-small">
+          Water was drawn that nobody wrote down, {clockWords(unrecordedDraws[0]!.from)} into the
+          log{unrecordedDraws.length > 1 && ' and later'}: only the longest part without it counts
+          for the suspects.
+        </p>
+      )}
       {dropped.length > 0 && (
         <ul className="mt-2 text-small">
           {dropped.slice(0, 6).map((each) => (

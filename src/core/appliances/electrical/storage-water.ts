@@ -67,7 +67,7 @@ export function storageWater(
         hypothesis as UnitHypothesis,
         state,
       );
-      return explainLog(log, logged);
+      return { ...explainLog(log, logged), fromSecond: log.fromSecond };
     },
     ahead: (plate, water) => {
       const { design, power } = viewOf(plate as Plate).water.good();

@@ -2,6 +2,7 @@ import type { Observable, OutcomePrediction } from '../../diagnosis/model';
 import type { LoggedCourse, LoggedEvent } from '../../job-file/logs';
 import {
   explainLog,
+  stillPart,
   tellsSomething,
   type Explained,
   type TankCase,
@@ -27,7 +28,8 @@ export interface KeyedTank {
 export const asLogged = { kind: 'outcome', outcome: 'as-logged' } as const;
 
 /** A log as evidence; undefined where too little was read for a tank to tell anything. */
-export function logObservable(log: WatchedLog, state: UnitState): LogObservable | undefined {
+export function logObservable(whole: WatchedLog, state: UnitState): LogObservable | undefined {
+  const log = stillPart(whole);
   return tellsSomething(log)
     ? { kind: 'log', key: `log ${fingerprint(log, state)}`, isOneOff: true, log, state }
     : undefined;
@@ -83,6 +85,7 @@ export function watchedLog(
   const of = <K extends LoggedEvent['kind']>(kind: K) =>
     within.filter((each): each is Extract<LoggedEvent, { kind: K }> => each.kind === kind);
   return {
+    fromSecond: kept.length > 0 ? first : 0,
     channels: kept.map(({ place, samples }) => ({
       place,
       samples: samples.map(({ second, celsius }) => ({ second: since(second), celsius })),

@@ -3,6 +3,8 @@ import { cleanChannel, type LogChannel } from './temperature-log';
 
 /** A log as it is to be explained: what was read where, and what was done meanwhile. */
 export interface WatchedLog {
+  /** Where it begins, on the clock of the whole that it is a part of. */
+  readonly fromSecond: number;
   readonly channels: readonly LogChannel[];
   readonly seconds: number;
   readonly taps: readonly { readonly second: number; readonly litrePerMinute: number }[];

@@ -6,6 +6,7 @@ export type { Explained, TankCase, WatchedLog } from './explain';
 export { powerFromRise } from './power-from-rise';
 export type { PowerFound, WatchedTank } from './power-from-rise';
 export { slopeOf } from './slope';
+export { stillPart, unrecordedDraws } from './still-part';
 export type { Slope } from './slope';
 export { celsiusAt, cleanChannel } from './temperature-log';
 export type { Dropped, LogChannel, LogSample } from './temperature-log';

@@ -1,7 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import { seededRandom } from '../../simulation';
 import { simulatedTank } from '../../simulation/tank/simulated-tank';
-import { cleanChannel, cyclesOf, heaterAtWork, powerFromRise, slopeOf, type LogSample } from '.';
+import {
+  cleanChannel,
+  cyclesOf,
+  heaterAtWork,
+  powerFromRise,
+  slopeOf,
+  stillPart,
+  unrecordedDraws,
+  type LogSample,
+} from '.';
 
 const line = (perMinute: number, noise = 0): LogSample[] => {
   const random = seededRandom(3);
@@ -146,5 +155,42 @@ describe('a night of a simulated tank that nobody draws of', () => {
     const until = (samples: readonly LogSample[]) => samples.filter(({ second }) => second < 1800);
     expect(heaterAtWork(until(top), until(bottom))).toBe('lower');
     expect(heaterAtWork(top.slice(0, 2), bottom)).toBe('unknown');
+  });
+});
+
+describe('a draw that nobody wrote down', () => {
+  const log = (taps: { second: number; litrePerMinute: number }[]) => ({
+    fromSecond: 0,
+    seconds: 5400,
+    taps,
+    switches: [],
+    dials: [],
+    resets: [],
+    channels: [
+      {
+        place: 'tank-bottom',
+        samples: Array.from({ length: 91 }, (_, k) => ({
+          second: k * 60,
+          celsius: k < 20 ? 48 : k < 30 ? 48 - 3 * (k - 19) : 18 + 0.2 * (k - 30),
+        })),
+      },
+    ],
+  });
+
+  it('is seen in a wall that falls, and only the longest part without it counts', () => {
+    expect(unrecordedDraws(log([])).length).toBe(1);
+    const part = stillPart(log([]));
+    expect(part.fromSecond).toBeGreaterThan(1600);
+    expect(part.seconds).toBeGreaterThan(2700);
+    expect(part.channels[0]!.samples[0]!.second).toBeLessThan(60);
+  });
+
+  it('that was written down is none', () => {
+    const taps = [
+      { second: 1140, litrePerMinute: 8 },
+      { second: 1800, litrePerMinute: 0 },
+    ];
+    expect(unrecordedDraws(log(taps))).toEqual([]);
+    expect(stillPart(log(taps)).seconds).toBe(5400);
   });
 });

@@ -28,7 +28,7 @@ export function signalStorage<Plate extends FamilyPlate, S extends Standing>(
         standing,
         state: seen.state,
       });
-      return explainLog(seen.log, tank);
+      return { ...explainLog(seen.log, tank), fromSecond: seen.log.fromSecond };
     },
     ahead: water.ahead,
     shower(plate, hypothesis, wish) {
