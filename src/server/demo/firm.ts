@@ -110,7 +110,7 @@ export const demoJobs: readonly DemoJob[] = [
       plate: plate(240, 5500, 5500, 250),
     },
     fault: 'upper-element.earthed',
-    seed: 7,
+    seed: 9,
     until: { stage: 'closed' },
   },
   {
