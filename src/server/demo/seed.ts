@@ -2,7 +2,7 @@ import { sql } from 'drizzle-orm';
 import { v7 as newId } from 'uuid';
 import { familyOfJob } from '../../core/appliances/all';
 import { isWorkedDead } from '../../core/appliances';
-import { engineVersion } from '../../core/job-diagnosis';
+import { engineVersion, openDiagnosis, proofOf } from '../../core/job-diagnosis';
 import { foldEntries, type Entry, type JobFile } from '../../core/job-file';
 import {
   doCheck,
@@ -189,8 +189,9 @@ function practisedEntries(
   putBack();
   add({ ...stamp(20), kind: 'action', action: 'replace', repair });
   unit.repair([repair]);
-  for (const check of family.proofChecksFor(repair).slice(0, 1)) {
+  for (const check of family.proofChecksFor(repair)) {
     job = doCheck(family, job, unit, check, clock);
+    if (proofOf(openDiagnosis(job), job).verdict === 'proved') break;
   }
   putBack();
   for (const { id: setting, usual } of family.settings) {
