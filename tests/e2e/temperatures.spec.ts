@@ -116,9 +116,9 @@ test('an open lower element is found from temperatures alone, exchanged, and its
 
   // The reason stands with the verdict.
   await page.goto(`${baseUrl()}/jobs/${jobId}/repair`);
-  await expect(page.getByText(/Most of it rests on\s*Temperatures followed/)).toBeVisible({
-    timeout: 60_000,
-  });
+  await expect(
+    page.getByRole('listitem').filter({ hasText: 'Temperatures followed' }).first(),
+  ).toBeVisible({ timeout: 60_000 });
   await repairAsTold(page);
   await server.hands!({ do: 'act', action: { kind: 'repair', repair: 'replace-lower-element' } });
 
