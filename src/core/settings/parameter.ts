@@ -12,6 +12,8 @@ export interface SheetParameter {
   readonly usual?: readonly [from: number, to: number];
   /** Of a choice, by its name. */
   readonly values?: Readonly<Record<string, string>>;
+  /** The families that have it; every storage heater where absent. */
+  readonly families?: readonly string[];
   /** It is there only where another parameter stands so. */
   readonly onlyIf?: Readonly<Record<string, string>>;
   /** Where it is read or turned. */

@@ -36,7 +36,10 @@ describe('a sheet of settings', () => {
   it('asks for what it does not know, and holds nothing against it', () => {
     const { sheet } = found();
     expect(sheet.findings.filter(({ state }) => state === 'broken')).toEqual([]);
-    expect(sheet.lines.map(({ parameter }) => parameter.id)).not.toContain('mixing-valve-setpoint');
+    const ids = sheet.lines.map(({ parameter }) => parameter.id);
+    expect(ids).not.toContain('mixing-valve-setpoint');
+    expect(ids).toContain('wiring-mode');
+    expect(ids).not.toContain('valve-position');
   });
 
   it('says when dials differ, by a difference that is no temperature', () => {

@@ -45,6 +45,7 @@ export function settingsSheet(
   }));
   const now = (id: string, quantity?: Quantity) => standing(state.settings.get(id), quantity);
   const lines = [...dials, ...storageParameters]
+    .filter(({ families }) => families?.includes(family.id) ?? true)
     .filter(({ onlyIf = {} }) =>
       Object.entries(onlyIf).every(([other, wanted]) => now(other) === wanted),
     )
