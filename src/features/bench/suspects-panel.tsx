@@ -8,6 +8,7 @@ import { useWords } from '@/features/record/family-context';
 import { percent } from '@/features/record/words';
 import { Tick, Unequal } from '@/ui/marks';
 import { patternFill, patternOf } from '@/ui/patterns';
+import { WeighedReasons } from './weighed-reasons';
 
 export interface SuspectsPanelProps {
   readonly job: JobFile;
@@ -83,7 +84,7 @@ export function SuspectsPanel({ job, answer, after, enteringText, system }: Susp
                   isSolid={answer.decided && index === 0}
                 />
               </button>
-              {isOpen && <Reasons job={job} why={suspect.why} system={system} />}
+              {isOpen && <WeighedReasons job={job} why={suspect.why} system={system} most={4} />}
             </li>
           );
         })}
@@ -140,40 +141,5 @@ function SuspectBar({
         />
       )}
     </svg>
-  );
-}
-
-/** The entries that moved it, with their weights: +10 means ten times as likely as before. */
-function Reasons({
-  job,
-  why,
-  system,
-}: {
-  job: JobFile;
-  why: Diagnosis['suspects'][number]['why'];
-  system: UnitSystem;
-}) {
-  const words = useWords();
-  const telling = [...why]
-    .filter((each) => Math.abs(each.decibans) >= 0.5)
-    .sort((one, other) => Math.abs(other.decibans) - Math.abs(one.decibans))
-    .slice(0, 4);
-  if (telling.length === 0)
-    return <p className="pb-2 text-small text-ink-2">Nothing has spoken for or against it yet.</p>;
-  return (
-    <div className="pb-2">
-      <ul className="text-small">
-        {telling.map((each) => (
-          <li key={each.entry} className="flex gap-2.5">
-            <span className="w-7 shrink-0 text-right font-semibold">
-              {each.decibans >= 0 ? '+' : '−'}
-              {Math.abs(Math.round(each.decibans))}
-            </span>
-            <span>{words.evidence(job, each.entry, system)}</span>
-          </li>
-        ))}
-      </ul>
-      <p className="mt-0.5 text-micro text-ink-2">Weight of evidence: +10 is ten times likelier.</p>
-    </div>
   );
 }

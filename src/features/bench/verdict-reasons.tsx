@@ -6,6 +6,7 @@ import type { JobFile } from '@/core/job-file';
 import type { UnitSystem } from '@/core/quantities';
 import { useFamily, useWords } from '@/features/record/family-context';
 import { readsText } from './why-this';
+import { WeighedReasons, weighed } from './weighed-reasons';
 
 const mostShown = 6;
 
@@ -25,11 +26,7 @@ export function VerdictReasons({
 }) {
   const family = useFamily();
   const words = useWords();
-  const telling = why
-    .filter((each) => Math.abs(each.decibans) >= 0.5)
-    .sort((one, other) => Math.abs(other.decibans) - Math.abs(one.decibans))
-    .slice(0, mostShown);
-  const most = telling.find((each) => each.decibans > 0);
+  const most = weighed(why).find((each) => each.decibans > 0);
   const change = answer.changesMind;
   return (
     <div>
@@ -40,18 +37,7 @@ export function VerdictReasons({
           <strong className="font-semibold">{words.evidence(job, most.entry, system)}</strong>.
         </p>
       )}
-      <ul className="my-1">
-        {telling.map((each) => (
-          <li key={each.entry} className="flex gap-3 border-b border-hair py-1 text-small">
-            <span className="w-8 shrink-0 text-right font-semibold">
-              {each.decibans >= 0 ? '+' : '−'}
-              {Math.abs(Math.round(each.decibans))}
-            </span>
-            {words.evidence(job, each.entry, system)}
-          </li>
-        ))}
-      </ul>
-      <p className="text-small text-ink-2">Weight of evidence: +10 is ten times likelier.</p>
+      <WeighedReasons job={job} why={why} system={system} most={mostShown} />
       {change && (
         <p className="mt-2">
           What would change the mind:{' '}
