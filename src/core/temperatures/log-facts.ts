@@ -41,7 +41,11 @@ const shortest = 480;
 const longest = 1500;
 const roomCelsius = 19;
 
-/** @param measuredLitre where the volume was measured and not read off the plate. */
+/**
+ * What a log tells by itself, without a model of what may be wrong: how fast each wall rose, the power that it takes, and when
+ * it was shut off and called again.
+ * @returns undefined where the family stores no water.
+ */
 export function logFacts(
   { storage }: ApplianceFamily,
   plate: FamilyPlate,
