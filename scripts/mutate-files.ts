@@ -98,14 +98,14 @@ function changed(text: string): string {
     const [holder, key] = pick(all);
     const [other, otherKey] = pick(all);
     pick([
-      () => (holder[key] = pick(others)),
+      () => (holder[key] = structuredClone(pick(others))),
       () => Reflect.deleteProperty(holder, key),
       () => (holder[key] = structuredClone(other[otherKey])),
       () =>
         typeof holder[key] === 'number'
           ? (holder[key] *= pick([-1, 0.001, 1000, 1.01]))
           : (holder[key] = pick(numbers)),
-      () => (holder[pick(words)] = pick(others)),
+      () => (holder[pick(words)] = structuredClone(pick(others))),
       () => (Array.isArray(holder) ? holder.reverse() : (holder[key] = String(holder[key]))),
       () => (Array.isArray(holder) ? holder.push(structuredClone(holder[Number(key)])) : 0),
       () => (typeof holder[key] === 'string' ? (holder[key] = holder[key].toUpperCase()) : 0),
