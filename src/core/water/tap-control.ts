@@ -1,0 +1,115 @@
+import { streamWattPerKelvin } from './properties';
+
+/** What a control does about a tap, in watts to the water. Common practice; makes differ. */
+export const tapControl = {
+  /** For a kelvin off, and for each second that it stays off. */
+  wattPerKelvin: 250,
+  wattPerKelvinSecond: 18,
+  /** The memory works only this near to the setpoint, and goes no further. */
+  nearKelvin: 5,
+  mostMemoryWatt: 5000,
+  /** Power follows what is asked of it as slowly as this, in seconds. */
+  lagSecond: 4,
+  /** With its power at its least: off so much over the setpoint, and on again so much over it. */
+  overrunKelvin: 9,
+  restartOverKelvin: 2,
+} as const;
+
+/** How a control keeps its flow temperature below a limit: it eases off ahead of it, or cuts and waits. Both are built. */
+export interface FlowLimit {
+  readonly celsius: number;
+  readonly kind: 'eases' | 'cuts';
+}
+
+export const flowLimits = {
+  easesOverKelvin: 6,
+  cutsAboveKelvin: 1,
+  restartBelowKelvin: 13,
+  leastPauseSecond: 6,
+} as const;
+
+/** What the control knows and wants at a moment. */
+interface Asked {
+  readonly setCelsius: number;
+  readonly inletCelsius: number;
+  /** As its sensors read it. */
+  readonly tapReadCelsius: number;
+  readonly flowReadCelsius: number;
+  readonly litrePerMinuteRead: number;
+}
+
+export interface BurnerRange {
+  readonly mostWatt: number;
+  readonly leastWatt: number;
+}
+
+/** A control with its memory; its own state is what makes it swing. */
+export class TapControl {
+  private memoryWatt = 0;
+  private watt = 0;
+  private offSince: number | undefined;
+  private isWaiting: 'limit' | 'overrun' | undefined;
+  cuts = 0;
+
+  constructor(
+    private readonly range: BurnerRange,
+    private readonly limit: FlowLimit | undefined,
+    /** Until the flame burns, after a tap was opened. */
+    private readonly startSecond: number,
+  ) {}
+
+  /** Heat to the water over the next step. */
+  step(asked: Asked, second: number, stepSecond: number): number {
+    const { mostWatt, leastWatt } = this.range;
+    if (second < this.startSecond || !(mostWatt > 0)) return (this.watt = 0);
+    const stream = streamWattPerKelvin(asked.litrePerMinuteRead);
+    const off = asked.setCelsius - asked.tapReadCelsius;
+    const forward =
+      stream * (asked.setCelsius - asked.inletCelsius) + tapControl.wattPerKelvin * off;
+    const wanted = forward + this.memoryWatt;
+    let target = Math.min(mostWatt, Math.max(leastWatt, wanted));
+    const isAtStop = wanted <= leastWatt || wanted >= mostWatt;
+    if (Math.abs(off) < tapControl.nearKelvin && !isAtStop) {
+      const memory = this.memoryWatt + tapControl.wattPerKelvinSecond * off * stepSecond;
+      this.memoryWatt = Math.max(
+        -tapControl.mostMemoryWatt,
+        Math.min(tapControl.mostMemoryWatt, memory),
+      );
+    }
+    if (this.limit?.kind === 'eases') {
+      const left = (this.limit.celsius - asked.flowReadCelsius) / flowLimits.easesOverKelvin;
+      target = Math.min(target, Math.max(leastWatt, mostWatt * Math.min(1, left)));
+    }
+    this.cut(asked, wanted <= leastWatt, second);
+    if (this.isWaiting) return (this.watt = 0);
+    this.watt = Math.max(
+      this.watt === 0 ? leastWatt : 0,
+      this.watt + ((target - this.watt) * stepSecond) / tapControl.lagSecond,
+    );
+    return this.watt;
+  }
+
+  /** Goes out over a limit, or where its least is too much; comes back once it may. */
+  private cut(asked: Asked, isAtLeast: boolean, second: number): void {
+    const over = this.limit ? asked.flowReadCelsius - this.limit.celsius : -Infinity;
+    if (this.isWaiting) {
+      const waited = second - this.offSince!;
+      const isCool =
+        this.isWaiting === 'limit'
+          ? over < flowLimits.cutsAboveKelvin - flowLimits.restartBelowKelvin
+          : asked.tapReadCelsius < asked.setCelsius + tapControl.restartOverKelvin;
+      if (waited >= flowLimits.leastPauseSecond && isCool) this.isWaiting = undefined;
+      return;
+    }
+    const reason =
+      over > flowLimits.cutsAboveKelvin
+        ? 'limit'
+        : isAtLeast && asked.tapReadCelsius > asked.setCelsius + tapControl.overrunKelvin
+          ? 'overrun'
+          : undefined;
+    if (!reason) return;
+    this.isWaiting = reason;
+    this.offSince = second;
+    this.cuts += 1;
+  }
+}
