@@ -29,6 +29,7 @@ const unitKeys = [
   'millimetre',
   'kelvinPerMinute',
   'count',
+  'ratio',
 ];
 
 const measured: Schema = {

@@ -2,11 +2,15 @@ import { electricStorageOneElement } from './electric-storage-one-element';
 import { electricStorageTwoElement } from './electric-storage-two-element';
 import { gasStoragePilot } from './gas-storage-pilot';
 import { registerFamily } from './registry';
+import { tanklessGas } from './tankless-gas';
 
 /** Every family at once: for the server, the command line and the tests. A page of the browser loads those that it needs. */
 
 export * from './index';
 
-export const families = [electricStorageTwoElement, electricStorageOneElement, gasStoragePilot].map(
-  registerFamily,
-);
+export const families = [
+  electricStorageTwoElement,
+  electricStorageOneElement,
+  gasStoragePilot,
+  tanklessGas,
+].map(registerFamily);

@@ -22,7 +22,8 @@ export interface Drawing {
   /** Poles of the breaker, each drawn to the left of the point that it feeds. */
   readonly breakers: readonly { readonly branch: string; readonly to: string }[];
   readonly boxes: readonly DrawnBox[];
-  readonly tank: {
+  /** None where it stores no water. */
+  readonly tank?: {
     readonly x: number;
     readonly y: number;
     readonly width: number;

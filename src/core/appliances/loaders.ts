@@ -27,6 +27,11 @@ export const familyList: readonly FamilyEntry[] = [
     title: 'Gas, standing pilot',
     load: () => import('./gas-storage-pilot').then((each) => each.gasStoragePilot),
   },
+  {
+    id: 'tankless-gas',
+    title: 'Gas, instantaneous',
+    load: () => import('./tankless-gas').then((each) => each.tanklessGas),
+  },
 ];
 
 const loading = new Map<string, Promise<ApplianceFamily | undefined>>();

@@ -444,7 +444,7 @@ function readingProblems(
       ? unknownName(key, `${pointer}/values/${pointerPart(key)}`, new Set(), 'value')
       : valueProblems(
           value,
-          check?.valueKeys ? quantity : undefined,
+          check?.valueKeys ? (check.valueQuantities?.[key] ?? quantity) : undefined,
           `${pointer}/values/${pointerPart(key)}`,
         ),
   );

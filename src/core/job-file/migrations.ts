@@ -28,6 +28,11 @@ export const migrations: readonly Migration[] = [
     to: [1, 4],
     bring: asItWas,
   },
+  {
+    name: 'water-on-its-way-ratios-and-values-of-two-quantities-in-one-reading',
+    to: [1, 5],
+    bring: asItWas,
+  },
 ];
 
 /** What this program writes. */

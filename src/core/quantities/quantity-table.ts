@@ -231,14 +231,24 @@ export const quantityTable = {
   },
   'temperature-rate': {
     key: 'kelvinPerMinute',
-    reach: [-100, 100],
+    reach: [-300, 300],
     goesOver: false,
     askedIn: 'kelvin or °F a minute',
     shown: { metric: 'K/min', us: '°F/min' },
     units: [
       { symbol: 'K/min', factor: 1 },
+      { symbol: 'K/s', factor: 60 },
       { symbol: '°F/min', factor: 5 / 9, spellings: ['F/min'] },
+      { symbol: '°F/s', factor: 100 / 3, spellings: ['F/s'] },
     ],
+  },
+  ratio: {
+    key: 'ratio',
+    reach: [0, 10],
+    goesOver: true,
+    askedIn: 'a ratio',
+    shown: both('CO/CO₂'),
+    units: [{ symbol: 'CO/CO₂', factor: 1, spellings: ['co/co2'] }],
   },
   count: {
     key: 'count',

@@ -32,7 +32,7 @@ export interface SolvedNet {
 export const litrePerMinute = (flow: number): number => flow * 60_000;
 export const cubicMetrePerSecond = (litre: number): number => litre / 60_000;
 
-const closeEnough = 1e-11;
+const closeEnough = 1e-9;
 const mostRounds = 60;
 /** Flow at which the slope of a link is felt, in m³/s, and the least slope that it has, in Pa·s/m³: laminar near nought. */
 const nudge = 1e-8;
@@ -82,7 +82,7 @@ export function solveNet({ links, fixed }: Net): SolvedNet {
       const { slope, carried } = slopes[k]!;
       const next = carried + (at(link.from) - at(link.to)) / slope;
       // A kink (a check valve, a limiter) may send Newton to and fro: half steps end that.
-      const step = (next - flow[k]!) * (rounds > 12 ? 0.5 : 1);
+      const step = (next - flow[k]!) * (rounds > 30 ? 0.5 : 1);
       moved = Math.max(moved, Math.abs(step));
       flow[k]! += step;
     });

@@ -2,12 +2,12 @@ import { streamWattPerKelvin } from './properties';
 
 /** What a control does about a tap, in watts to the water. Common practice; makes differ. */
 export const tapControl = {
-  /** For a kelvin off, and for each second that it stays off. */
+  /** For a kelvin off; and for each second that it stays off, as a share of what a kelvin takes at this flow. */
   wattPerKelvin: 250,
-  wattPerKelvinSecond: 18,
-  /** The memory works only this near to the setpoint, and goes no further. */
-  nearKelvin: 5,
-  mostMemoryWatt: 5000,
+  sharePerSecond: 0.04,
+  /** The memory works only this near to the setpoint, and goes no further than a share of the most. */
+  nearKelvin: 15,
+  mostMemoryShare: 0.35,
   /** Power follows what is asked of it as slowly as this, in seconds. */
   lagSecond: 4,
   /** With its power at its least: off so much over the setpoint, and on again so much over it. */
@@ -70,11 +70,9 @@ export class TapControl {
     let target = Math.min(mostWatt, Math.max(leastWatt, wanted));
     const isAtStop = wanted <= leastWatt || wanted >= mostWatt;
     if (Math.abs(off) < tapControl.nearKelvin && !isAtStop) {
-      const memory = this.memoryWatt + tapControl.wattPerKelvinSecond * off * stepSecond;
-      this.memoryWatt = Math.max(
-        -tapControl.mostMemoryWatt,
-        Math.min(tapControl.mostMemoryWatt, memory),
-      );
+      const memory = this.memoryWatt + tapControl.sharePerSecond * stream * off * stepSecond;
+      const most = tapControl.mostMemoryShare * mostWatt;
+      this.memoryWatt = Math.max(-most, Math.min(most, memory));
     }
     if (this.limit?.kind === 'eases') {
       const left = (this.limit.celsius - asked.flowReadCelsius) / flowLimits.easesOverKelvin;

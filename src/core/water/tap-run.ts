@@ -19,6 +19,8 @@ export interface TapHeater {
   readonly flowOffsetKelvin: number;
   readonly inletOffsetKelvin: number;
   readonly flowGain: number;
+  /** How much hotter than its water the wall of an exchanger without a primary is, in K/W: scale. None where absent. */
+  readonly wallKelvinPerWatt?: number;
 }
 
 export interface PrimarySide {
@@ -38,6 +40,8 @@ export interface TapDraw {
   readonly startFlowCelsius: number;
   readonly startTapCelsius: number;
   readonly seconds: number;
+  /** A quarter of a second where absent. */
+  readonly stepSecond?: number;
 }
 
 /** What a display and a tap show, moment by moment, from the opening on. */
@@ -53,13 +57,13 @@ export interface TapCourse {
   readonly boils: boolean;
 }
 
-/** Explicit, and stable for bodies whose heat is more than half a second of what flows through them. */
-const stepSecond = 0.25;
+/** Explicit, and stable for bodies whose heat is more than a second of what flows through them. */
+const usualStepSecond = 0.25;
 const boilsAtCelsius = 103;
 
 /** Runs a heater from the opening of a tap. @throws RangeError for a draw without water. */
 export function runTap(heater: TapHeater, draw: TapDraw): TapCourse {
-  const { litrePerMinute, coldCelsius, seconds } = draw;
+  const { litrePerMinute, coldCelsius, seconds, stepSecond = usualStepSecond } = draw;
   if (!(litrePerMinute > 0)) throw new RangeError('a tap that is shut warms nothing');
   const count = Math.round(seconds / stepSecond);
   const flowCelsius = new Float64Array(count);
@@ -76,6 +80,8 @@ export function runTap(heater: TapHeater, draw: TapDraw): TapCourse {
   let flow = draw.startFlowCelsius;
   let back = draw.startFlowCelsius;
   let tap = draw.startTapCelsius;
+  const wall = heater.wallKelvinPerWatt ?? 0;
+  let lastWatt = 0;
   let boils = false;
   for (let k = 0; k < count; k++) {
     const watt = control.step(
@@ -83,12 +89,13 @@ export function runTap(heater: TapHeater, draw: TapDraw): TapCourse {
         setCelsius: heater.setCelsius,
         inletCelsius: coldCelsius + heater.inletOffsetKelvin,
         tapReadCelsius: tap + tapOffsetKelvin,
-        flowReadCelsius: flow + flowOffsetKelvin,
+        flowReadCelsius: flow + wall * lastWatt + flowOffsetKelvin,
         litrePerMinuteRead: litrePerMinute * heater.flowGain,
       },
       k * stepSecond,
       stepSecond,
     );
+    lastWatt = watt;
     if (primary) {
       const toTap = exchanged * Math.max(0, flow - coldCelsius);
       const toHeating = strays * (flow - primary.straysCelsius);
@@ -133,6 +140,7 @@ export interface CourseFeatures {
   readonly cuts: number;
   /** Over what is left once it has settled. */
   readonly tapCelsius: number;
+  /** Largest fall after a height: hot, cold, hot. A climb is none. */
   readonly tapSwingKelvin: number;
   readonly meanWatt: number;
   readonly flowCelsius: number;
@@ -160,17 +168,18 @@ export function featuresOf(course: TapCourse): CourseFeatures {
     for (let k = from; k < count; k++) sum += of[k]!;
     return sum / (count - from);
   };
-  let [low, high] = [Infinity, -Infinity];
+  let highest = -Infinity;
+  let fall = 0;
   for (let k = from; k < count; k++) {
-    low = Math.min(low, tapCelsius[k]!);
-    high = Math.max(high, tapCelsius[k]!);
+    highest = Math.max(highest, tapCelsius[k]!);
+    fall = Math.max(fall, highest - tapCelsius[k]!);
   }
   return {
     riseKelvinPerSecond: rise / riseOverSecond,
     peakCelsius: peak,
     cuts,
     tapCelsius: mean(tapCelsius),
-    tapSwingKelvin: high - low,
+    tapSwingKelvin: fall,
     meanWatt: mean(watt),
     flowCelsius: mean(flowCelsius),
     returnCelsius: mean(returnCelsius),

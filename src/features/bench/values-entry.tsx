@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { resultQuantity } from '@/core/appliances';
+import { resultQuantity, valueQuantity } from '@/core/appliances';
 import type { GoodReading } from '@/core/diagnosis';
 import type { Value } from '@/core/job-file';
 import {
@@ -44,18 +44,24 @@ export function ValuesEntry({
   const [draft, setDraft] = useDraft(`${jobId} ${check} values`);
   const typed = typedOf(draft);
   const [problems, setProblems] = useState<Readonly<Record<string, string>>>({});
-  const { symbol } = shownUnit(quantity, system);
+  /** Two values of one place are told by what they are of. */
+  const nameOf = (key: string, point: string) =>
+    family.check(check).quantities
+      ? `${words.pointName(point)}, ${key.toUpperCase()}`
+      : words.pointName(point);
+  const quantityOf = (key: string) => valueQuantity(family.check(check), key) ?? quantity;
+  const symbolOf = (key: string) => shownUnit(quantityOf(key), system).symbol;
 
   const enter = () => {
     if (disabledReason !== undefined) return setProblems({ '': disabledReason });
     const found: Record<string, Value> = {};
     const wrong: Record<string, string> = {};
     for (const [key] of points) {
-      const parsed = parseReading(typed[key] ?? '', { quantity, system });
+      const parsed = parseReading(typed[key] ?? '', { quantity: quantityOf(key), system });
       if (parsed.kind === 'problem') wrong[key] = parsed.message;
       else if (parsed.kind === 'ask') wrong[key] = parsed.question;
       else if (parsed.kind === 'over-range') found[key] = { overRange: true };
-      else found[key] = { [keyOfQuantity(quantity)]: parsed.value };
+      else found[key] = { [keyOfQuantity(quantityOf(key))]: parsed.value };
     }
     setProblems(wrong);
     if (Object.keys(wrong).length > 0) return;
@@ -75,8 +81,8 @@ export function ValuesEntry({
       )}
       {points.map(([key, point]) => (
         <label key={key} className="block font-medium">
-          {capital(words.pointName(point))}
-          <span className="sr-only">, in {symbol}</span>
+          {capital(nameOf(key, point))}
+          <span className="sr-only">, in {symbolOf(key)}</span>
           <span className="mt-1 flex items-center gap-2">
             <input
               className="field text-title font-semibold text-act"
@@ -90,7 +96,7 @@ export function ValuesEntry({
               }}
             />
             <span aria-hidden="true" className="w-14">
-              {symbol}
+              {symbolOf(key)}
             </span>
           </span>
           {problems[key] && (

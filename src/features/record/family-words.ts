@@ -190,8 +190,15 @@ export class FamilyWords {
       case 'reading':
         return entry.value
           ? valueWords(entry.value, system, quantityOf(entry, this.family.catalogue))
-          : Object.values(entry.values ?? {})
-              .map((each) => valueWords(each, system, quantityOf(entry, this.family.catalogue)))
+          : Object.entries(entry.values ?? {})
+              .map(([key, each]) =>
+                valueWords(
+                  each,
+                  system,
+                  this.family.catalogue.check(entry.check ?? '')?.valueQuantities?.[key] ??
+                    quantityOf(entry, this.family.catalogue),
+                ),
+              )
               .join(' and ');
       case 'observation':
         return this.outcome(entry.check, entry.value);

@@ -102,7 +102,7 @@ export function placeOf(plan: Plan, branch: string): Point | undefined {
   const place = drawing.places?.[branch] ?? drawing.places?.[part];
   if (place) return place;
   const [a, b] = [terminals[`${part}.a`], terminals[`${part}.b`]];
-  return a && b ? { x: drawing.tank.x + 122, y: (a.y + b.y) / 2 } : undefined;
+  return a && b ? { x: (drawing.tank?.x ?? 0) + 122, y: (a.y + b.y) / 2 } : undefined;
 }
 
 /** A crop round what is to be touched, for a small screen. */

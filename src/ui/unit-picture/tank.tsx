@@ -11,6 +11,7 @@ export function Tank({
   isFailed,
 }: UnitPictureProps) {
   const { tank, elements, terminals } = plan.drawing;
+  if (!tank) return null;
   const { x, y, width, height } = tank;
   const middle = y + height / 2;
   const zones =

@@ -30,6 +30,8 @@ export interface NamedCheck {
   readonly gives?: Quantity;
   /** A reading of several values: the point of each, by its key. */
   readonly valuesAt?: Readonly<Record<string, string>>;
+  /** And what each is of, where it is not the quantity of the check: carbon dioxide beside carbon monoxide. */
+  readonly quantities?: Readonly<Record<string, Quantity>>;
   readonly state?: ImpliedState;
   readonly changes?: { readonly limit?: 'closed'; readonly breaker?: 'cycled' };
   /** Only where the plate says so, by its fields. */
@@ -42,6 +44,12 @@ export interface NamedCheck {
 /** What the one number is of that a check comes to. */
 export const resultQuantity = ({ gives, quantity }: NamedCheck): Quantity | undefined =>
   gives ?? quantity;
+
+/** What one of several values is of. */
+export const valueQuantity = (
+  { quantity, quantities }: Pick<NamedCheck, 'quantity' | 'quantities'>,
+  key: string,
+): Quantity | undefined => quantities?.[key] ?? quantity;
 
 /** The state a check is taken in. Dials stand under the state key of their thermostat, other controls under their own. */
 export interface ImpliedState {

@@ -196,6 +196,7 @@ export interface Value {
   millimetre?: number;
   kelvinPerMinute?: number;
   count?: number;
+  ratio?: number;
   overRange?: true;
   above?: Measured;
   basis?: 'gross' | 'net';
@@ -218,6 +219,7 @@ export interface Measured {
   millimetre?: number;
   kelvinPerMinute?: number;
   count?: number;
+  ratio?: number;
 }
 export interface ReadingEntry {
   id: string;
@@ -255,6 +257,7 @@ export interface ReadingEntry {
     | 'time'
     | 'length'
     | 'temperature-rate'
+    | 'ratio'
     | 'count';
   value?: Value;
   values?: {

@@ -62,6 +62,8 @@ export type Shares = Readonly<Record<string, number>>;
 export interface Follows {
   readonly elements: readonly string[];
   readonly byStanding: boolean;
+  /** Signals of nought or one that everything else bears on it through: whether it burns, whether it tries. */
+  readonly gates?: readonly string[];
 }
 
 export interface Followed {
@@ -139,6 +141,11 @@ export interface SignalDeclaration<Plate extends FamilyPlate, S extends Standing
   readonly reads: Readonly<Record<string, string>>;
   /** Signal that stands at each named point, by what is read there: what no point has here is not worked out. */
   readonly readsAt: Readonly<Record<string, Readonly<Partial<Record<Quantity, string>>>>>;
+  /** Signal that is read between two terminals, by both and by what is read; everything that a meter reads there where absent. */
+  readonly readsBetween?: readonly {
+    readonly between: readonly [string, string];
+    readonly reads: Readonly<Partial<Record<Quantity, string>>>;
+  }[];
   /** Points that are read with the gas way open or something lit. */
   readonly gasPoints: readonly string[];
   /** Units that are alike in what a reading follows read alike: each is worked out once. */

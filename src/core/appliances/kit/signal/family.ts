@@ -1,5 +1,6 @@
 import type { Candidate, Hypothesis } from '../../../diagnosis/model';
 import type { FamilyCatalogue } from '../../../job-file/catalogue';
+import type { ReadingEntry } from '../../../job-file/generated/job-types';
 import { quantityOf } from '../../../job-file/quantity';
 import { parameterKinds, storageParameters } from '../../../settings/parameter';
 import { numberOf, type Quantity } from '../../../quantities';
@@ -7,6 +8,7 @@ import type { ApplianceFamily, FamilyPlate, Target } from '../../appliance-famil
 import { effectsOf, everyEffect, type CheckEffects } from '../effects';
 import { hotTap } from '../hot-tap';
 import { isAllowed, type TechnicianLimits } from '../limits';
+import { resultQuantity, valueQuantity } from '../names';
 import { parameterHash, type FamilyParameters } from '../parameters';
 import { plateKeys } from '../plate-field';
 import type { PictureState } from '../../picture';
@@ -21,6 +23,7 @@ import type { SignalDeclaration, Standing } from './declaration';
 import { readingState, stateOfEntry } from './entry-state';
 import type { SignalHypothesis } from './hypothesis';
 import { signalFamilyModel } from './model';
+import { quantitiesOf, readsAtPair } from './pairs';
 import { signalStorage } from './storage-water';
 import {
   observableOfCheck,
@@ -104,7 +107,9 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
     observableNow: (check, state) => observableIn(check, impliedState(check, readingState(state))),
     quantityAt: (target) =>
       'between' in target
-        ? catalogue.readable.between[0]
+        ? declaration.readsBetween
+          ? (Object.keys(readBetween(target) ?? {})[0] as Quantity | undefined)
+          : catalogue.readable.between[0]
         : 'point' in target
           ? (Object.keys(declaration.readsAt[target.point] ?? {})[0] as Quantity | undefined)
           : undefined,
@@ -219,19 +224,21 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
     codes: declaration.codes,
     firstCheck: (state) =>
       declaration.access.facts.find((each) => each.isFirst && !isSo(state, each))?.shownBy,
-    stopOf: (complaint, walked) => stopOf(declaration.stops, complaint, walked),
+    stopOf: (complaint, walked) => stopOf(declaration.stops, complaint, walked, resultNumber),
     isBarred: (check, complaint) =>
       Object.entries(declaration.barred[check] ?? {}).some(
         ([question, answer]) => complaint?.answers?.[question] === answer,
       ),
     combined({ check, values = {} }) {
       if (check === undefined) return undefined;
-      const { valuesAt, quantity } = names.checks[check] ?? {};
+      const named = names.checks[check];
+      const valuesAt = named?.valuesAt;
       const combine = declaration.combined[check];
-      if (!combine || !valuesAt || !quantity) return undefined;
+      if (!combine || !named || !valuesAt) return undefined;
       const numbers = Object.fromEntries(
         Object.keys(valuesAt).flatMap((key) => {
-          const number = numberOf(values[key], quantity);
+          const of = valueQuantity(named, key);
+          const number = of && numberOf(values[key], of);
           return number === undefined ? [] : [[key, number]];
         }),
       );
@@ -244,11 +251,27 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
   };
   return family;
 
+  /** What is read between two terminals, whichever of them the red lead is on. */
+  function readBetween(target: Extract<Target, { between: unknown }>) {
+    return readsAtPair(declaration.readsBetween, target);
+  }
+
+  /** The one number of a reading, whether it was entered as one value or as several. */
+  function resultNumber(entry: ReadingEntry): number | undefined {
+    if (entry.values !== undefined) return family.combined(entry);
+    const quantity = isCheckId(entry.check)
+      ? resultQuantity(names.checks[entry.check]!)
+      : undefined;
+    return quantity && numberOf(entry.value, quantity);
+  }
+
   /** Undefined where the model has nothing to read. */
   function observableAt(target: Target, quantity: Quantity, state: UnitState) {
     const isRead =
       'between' in target
-        ? catalogue.readable.between.includes(quantity)
+        ? declaration.readsBetween
+          ? readBetween(target)?.[quantity] !== undefined
+          : catalogue.readable.between.includes(quantity)
         : 'point' in target && declaration.readsAt[target.point]?.[quantity] !== undefined;
     return isRead ? observableOfTarget(target, quantity, state) : undefined;
   }
@@ -304,12 +327,14 @@ function changesOf<Plate extends FamilyPlate, S extends Standing>(
 /** What the record needs to know of the family. */
 function catalogueOf<Plate extends FamilyPlate, S extends Standing>({
   names,
+  checks,
   questions,
   access,
   effects,
   settings,
   plateFields,
   gasPoints,
+  readsBetween,
   codes,
   water,
 }: SignalDeclaration<Plate, S>): Omit<FamilyCatalogue, 'procedures' | 'services'> {
@@ -335,7 +360,10 @@ function catalogueOf<Plate extends FamilyPlate, S extends Standing>({
     ]),
     points: new Map([...Object.entries(names.points ?? {}), hotTap]),
     gasPoints: new Set(gasPoints),
-    readable: { between: ['voltage-dc', 'resistance'], around: [] },
+    readable: {
+      between: readsBetween ? quantitiesOf(readsBetween) : ['voltage-dc', 'resistance'],
+      around: [],
+    },
     controls: new Map(Object.entries(names.controls ?? {})),
     facts: new Map(
       access.facts.map(({ id, lapses = false, opensGas: opens, shownBy }) => [
@@ -355,8 +383,9 @@ function catalogueOf<Plate extends FamilyPlate, S extends Standing>({
           quantity: check.quantity,
           values: check.values,
           valueKeys: check.valuesAt && Object.keys(check.valuesAt),
+          valueQuantities: check.quantities,
           lifted: check.state?.lifted,
-          isLive: false,
+          isLive: checks[id]!.caution === 'live',
           isGasWork: opensGas(access, id),
         }
       );

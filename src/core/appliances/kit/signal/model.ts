@@ -15,6 +15,7 @@ import type { Signals } from '../stages';
 import type { Follows, Seen, Shares, SignalDeclaration, Standing } from './declaration';
 import { signalHypotheses, type SignalHypothesis } from './hypothesis';
 import type { SignalObservable } from './observable';
+import { readsAtPair } from './pairs';
 
 export interface SignalFamilyModel<S extends Standing> extends FamilyModel<SignalObservable> {
   readonly hypotheses: readonly SignalHypothesis<S>[];
@@ -26,6 +27,8 @@ const repairFails = 1 / 60;
 const unlistedShare = 0.035;
 /** States whose runs are kept. */
 const mostRuns = 16;
+/** And those whose nudged runs are. */
+const mostNudged = 3;
 /** How far an element is moved to see what it does, natural logarithm. */
 const nudge = 0.02;
 
@@ -82,19 +85,41 @@ export function signalFamilyModel<Plate extends FamilyPlate, S extends Standing>
     };
   };
 
+  /** Signals of units that were nudged, in a state: several readings follow the same elements. */
+  const nudgedRuns = new Map<string, Map<string, Signals>>();
+  const nudgedIn = (state: UnitState) => {
+    const key = stateKey(state);
+    const known = nudgedRuns.get(key) ?? new Map<string, Signals>();
+    nudgedRuns.delete(key);
+    nudgedRuns.set(key, known);
+    const oldest = nudgedRuns.keys().next().value;
+    if (nudgedRuns.size > mostNudged && oldest !== undefined) nudgedRuns.delete(oldest);
+    return (index: number, nudged: Nudge): Signals => {
+      const hypothesis = hypotheses[index]!;
+      const own = `${index} ${nudged.element} ${nudged.log}`;
+      let signals = known.get(own);
+      if (!signals) {
+        const { standing } = hypothesis;
+        signals = model.run({ plate, elements: nudgedBy(hypothesis, nudged), standing, state });
+        known.set(own, signals);
+      }
+      return signals;
+    };
+  };
+
   const quantity = (
     hypothesis: SignalHypothesis<S>,
     own: number,
     meter: MeterModel,
     { elements: followed }: Follows,
-    read: (elements: Readonly<Record<string, number>>) => number,
+    read: (nudged: Nudge | undefined) => number,
   ): QuantityPrediction => {
-    const value = read(hypothesis.elements);
+    const value = read(undefined);
     const isOut = value > (meter.overRangeAbove ?? Infinity) * 10;
     const slope = (element: string) => {
-      if (isOut || !followed.includes(element)) return 0;
-      const at = (log: number) =>
-        read({ ...hypothesis.elements, [element]: hypothesis.elements[element]! * Math.exp(log) });
+      // What is nought has no share of itself to be moved by.
+      if (isOut || !followed.includes(element) || hypothesis.elements[element] === 0) return 0;
+      const at = (log: number) => read({ element, log });
       return (at(nudge) - at(-nudge)) / (2 * nudge);
     };
     const gradients = shared.map(({ element }) =>
@@ -123,11 +148,13 @@ export function signalFamilyModel<Plate extends FamilyPlate, S extends Standing>
     const of = observable.kind === 'target' ? observable.quantity : named!.quantity!;
     const target = observable.kind === 'target' ? observable.target : undefined;
     const point = target && 'point' in target ? target.point : undefined;
+    const pair =
+      target && 'between' in target ? readsAtPair(declaration.readsBetween, target) : undefined;
     const signal =
       check !== undefined
         ? declaration.reads[check]
         : point === undefined
-          ? undefined
+          ? pair?.[of]
           : declaration.readsAt[point]?.[of];
     const follows =
       signal === undefined ? declaration.follows.probe : declaration.follows.signals[signal];
@@ -135,25 +162,36 @@ export function signalFamilyModel<Plate extends FamilyPlate, S extends Standing>
     const meter = declaration.meterOf(check, of);
     const own = declaration.ownSpread[check ?? point ?? ''] ?? 0;
     const made = new Map<string, QuantityPrediction>();
+    const gates = follows.gates ?? [];
+    const found = seenIn(state);
+    const runs = nudgedIn(state);
     return (index) => {
       const hypothesis = hypotheses[index]!;
-      const standing = (observable.standing as S | undefined) ?? hypothesis.standing;
+      const given = observable.standing as S | undefined;
+      const standing = given ?? hypothesis.standing;
       const key = [
         ...follows.elements.map(
           (each) => `${hypothesis.elements[each]}/${hypothesis.spread[each] ?? 0}`,
         ),
         ...shared.map(({ element }) => (element in hypothesis.changes ? 1 : 0)),
         follows.byStanding ? declaration.standingKey(standing) : '',
+        ...(gates.length > 0 ? gatesOf(found(index, given).signals, gates) : []),
       ].join(' ');
       const known = made.get(key);
       if (known) return known;
-      const found = quantity(hypothesis, own, meter, follows, (elements) => {
+      const prediction = quantity(hypothesis, own, meter, follows, (nudged) => {
+        if (signal !== undefined) {
+          if (!nudged) return found(index, given).signals[signal]!;
+          return given
+            ? model.run({ plate, elements: nudgedBy(hypothesis, nudged), standing, state })[signal]!
+            : runs(index, nudged)[signal]!;
+        }
+        const elements = nudged ? nudgedBy(hypothesis, nudged) : hypothesis.elements;
         const unit = { plate, elements, standing, state };
-        if (signal !== undefined) return model.run(unit)[signal]!;
         return model.probe(unit, target ?? { between: named!.between! }, of) ?? 0;
       });
-      made.set(key, found);
-      return found;
+      made.set(key, prediction);
+      return prediction;
     };
   };
 
@@ -210,6 +248,20 @@ export function signalFamilyModel<Plate extends FamilyPlate, S extends Standing>
     },
   };
 }
+
+/** An element that is moved a little to see what it does. */
+interface Nudge {
+  readonly element: string;
+  readonly log: number;
+}
+
+const nudgedBy = (
+  { elements }: { readonly elements: Readonly<Record<string, number>> },
+  { element, log }: Nudge,
+): Record<string, number> => ({ ...elements, [element]: elements[element]! * Math.exp(log) });
+
+const gatesOf = (signals: Readonly<Signals>, gates: readonly string[]): number[] =>
+  gates.map((each) => signals[each]!);
 
 /** As somebody finds it: nothing set, nothing touched. */
 const arrival: UnitState = { controls: {}, apart: [], done: [], known: {} };

@@ -1,6 +1,5 @@
-import { numberOf, type Quantity } from '../../../quantities';
 import type { WalkedEntry } from '../../../job-file/fold';
-import type { Entry, JobFile } from '../../../job-file/generated/job-types';
+import type { Entry, JobFile, ReadingEntry } from '../../../job-file/generated/job-types';
 import type { Stop } from '../../appliance-family';
 import type { StopDeclaration } from './declaration';
 
@@ -15,12 +14,14 @@ export function stopOf(
   { kinds, checks, answers }: StopDeclaration,
   complaint: JobFile['complaint'],
   walked: readonly WalkedEntry[],
+  numberOf: (entry: ReadingEntry) => number | undefined,
 ): Stop | undefined {
   const last = new Map<string, Entry>();
   for (const { entry } of walked) {
     // A reading without a value has shown nothing, and ends nothing.
     const isResult =
-      entry.kind === 'observation' || (entry.kind === 'reading' && entry.value !== undefined);
+      entry.kind === 'observation' ||
+      (entry.kind === 'reading' && (entry.value !== undefined || entry.values !== undefined));
     if (isResult && entry.check !== undefined) last.set(entry.check, entry);
   }
   const isStop = (check: string): boolean => {
@@ -29,9 +30,7 @@ export function stopOf(
     if (!rule || !entry) return false;
     if (entry.kind === 'observation') return rule.values?.includes(entry.value) ?? false;
     if (entry.kind !== 'reading' || rule.above === undefined) return false;
-    return (
-      entry.value?.overRange === true || (numberOf(entry.value, stopQuantity) ?? 0) > rule.above
-    );
+    return entry.value?.overRange === true || (numberOf(entry) ?? 0) > rule.above;
   };
   const made = (kind: string, entry: string): Stop => ({ ...kinds[kind]!, kind, entry });
   for (const [question, { kind, value, clearedBy }] of Object.entries(answers)) {
@@ -41,6 +40,3 @@ export function stopOf(
   const found = Object.keys(checks).find(isStop);
   return found === undefined ? undefined : made(checks[found]!.kind, last.get(found)!.id);
 }
-
-/** So far the only number that stops anything is carbon monoxide. */
-const stopQuantity: Quantity = 'ppm';

@@ -1,0 +1,198 @@
+import { writeFileSync as wfs } from "node:fs"; let nn = 0; const await0 = (t: string) => wfs(`/tmp/crash-${nn++}.json`, t);
+/**
+ * Gives changed job files to the three commands and to the import, and counts what must not be: a crash, an import of a half,
+ * an answer that takes longer than two seconds. The files are the demo's jobs, each changed in a few places as a slip of the
+ * hand, a broken disk or somebody curious would. Usage:
+ *   OHMMETER_OWNER_DATABASE_URL="$(bash scripts/postgres-cluster.sh start)" node --import tsx scripts/mutate-files.ts 50000 [SEED]
+ */
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
+import { diagnose, expectIn, validate } from '../src/cli/commands';
+import { families } from '../src/core/appliances/all';
+import { seededRandom } from '../src/core/simulation';
+import { asInstallation } from '../src/database/client';
+import { listJobs } from '../src/database/jobs';
+import { listTechnicians } from '../src/database/technicians';
+import { seedDemoData } from '../src/server/demo/seed';
+import { NotFound, Refused } from '../src/server/errors';
+import { importJob } from '../src/server/import-job';
+import { readJobFile } from '../src/server/read-job';
+import { makeTestDatabase } from '../tests/database/test-database';
+
+const [count = 0, seed = 1] = process.argv.slice(2).map(Number);
+if (!(count >= 1 && count <= 200_000)) {
+  console.error('usage: mutate-files.ts FILES [SEED] (at most 200000)');
+  process.exit(2);
+}
+process.env.OHMMETER_APPLICATION_PASSWORD ??= readFileSync(
+  path.resolve(import.meta.dirname, '../.ohmmeter/application-password'),
+  'utf8',
+).trim();
+
+const source = seededRandom(seed);
+const random = () => source.next();
+const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
+
+const words = [
+  '',
+  'toString',
+  '__proto__',
+  'constructor',
+  'nonsense',
+  'x'.repeat(5000),
+  '\u0000',
+  '\ud83d',
+  'Ω',
+  '-',
+  '1e400',
+];
+const numbers = [0, -1, 1e-300, 1e300, 0.1 + 0.2, 2 ** 53, -0, 1e9, 240, 4500];
+const others: readonly unknown[] = [
+  ...words,
+  ...numbers,
+  null,
+  true,
+  [],
+  {},
+  [[]],
+  { ohm: 1, volt: 2 },
+  nestedBy(400),
+];
+
+function nestedBy(depth: number): unknown {
+  let value: unknown = 'deep';
+  for (let k = 0; k < depth; k++) value = [value];
+  return value;
+}
+
+/** Somewhere in a value: what holds it and under which key. */
+function places(
+  value: unknown,
+  found: [Record<string, unknown>, string][] = [],
+): [Record<string, unknown>, string][] {
+  if (value === null || typeof value !== 'object') return found;
+  const holder = value as Record<string, unknown>;
+  for (const key of Object.keys(holder)) {
+    found.push([holder, key]);
+    places(holder[key], found);
+  }
+  return found;
+}
+
+function changed(text: string): string {
+  if (random() < 0.15) {
+    const at = Math.floor(random() * text.length);
+    return pick([
+      () => text.slice(0, at),
+      () =>
+        text.slice(0, at) +
+        pick(['"', '{', '}', ',', '\u0000', '9', ' ', '\\']) +
+        text.slice(at + 1),
+      () => text.slice(0, at) + text.slice(at + 1 + Math.floor(random() * 40)),
+      () => text + text,
+      () => text.toUpperCase(),
+    ])();
+  }
+  const job = JSON.parse(text) as Record<string, unknown>;
+  for (let k = 0; k < 1 + Math.floor(random() * 3); k++) {
+    const all = places(job);
+    const [holder, key] = pick(all);
+    const [other, otherKey] = pick(all);
+    pick([
+      () => (holder[key] = structuredClone(pick(others))),
+      () => Reflect.deleteProperty(holder, key),
+      () => (holder[key] = structuredClone(other[otherKey])),
+      () =>
+        typeof holder[key] === 'number'
+          ? (holder[key] *= pick([-1, 0.001, 1000, 1.01]))
+          : (holder[key] = pick(numbers)),
+      () => (holder[pick(words)] = structuredClone(pick(others))),
+      () => (Array.isArray(holder) ? holder.reverse() : (holder[key] = String(holder[key]))),
+      () => (Array.isArray(holder) ? holder.push(structuredClone(holder[Number(key)])) : 0),
+      () => (typeof holder[key] === 'string' ? (holder[key] = holder[key].toUpperCase()) : 0),
+    ])();
+  }
+  return JSON.stringify(job);
+}
+
+const checks = families.flatMap((each) => each.checkIds);
+const slowest = { milliseconds: 0, what: '' };
+const crashes: string[] = [];
+const counts = { read: 0, answered: 0, imported: 0, importRefused: 0, slow: 0 };
+
+function timed<T>(what: string, text: string, work: () => T): T | undefined {
+  const from = performance.now();
+  try {
+    return work();
+  } catch (error) {
+    crashes.push(what); console.log((error as Error).stack!.split("\n").slice(0,9).join("\n")); (await0(text));
+    return undefined;
+  } finally {
+    const milliseconds = performance.now() - from;
+    if (milliseconds > 2000) counts.slow += 1;
+    if (milliseconds > slowest.milliseconds) Object.assign(slowest, { milliseconds, what });
+  }
+}
+
+const test = await makeTestDatabase();
+try {
+  await seedDemoData(test.database, new Date());
+  const demo = (await asInstallation(test.database, async (transaction) => {
+    const jobs = await listJobs(transaction);
+    const texts: string[] = [];
+    for (const { job } of jobs) texts.push(JSON.stringify(await readJobFile(transaction, job.id)));
+    return {
+      texts,
+      technician: (await listTechnicians(transaction)).find((each) => each.liveWork)!.id,
+    };
+  }))!;
+  const rowsNow = async () =>
+    (await asInstallation(test.database, async (transaction) => {
+      const result = await transaction.execute<Record<string, number>>(
+        `select (select count(*) from jobs)::int as jobs, (select count(*) from units)::int as units, (select count(*) from sites)::int as sites, (select count(*) from customers)::int as customers`,
+      );
+      return result.rows[0]!;
+    }))!;
+  const before = await rowsNow();
+  for (let k = 0; k < count; k++) {
+    const text = changed(pick(demo.texts));
+    const valid = timed('validate', text, () => validate(text));
+    if (valid?.ok) {
+      counts.read += 1;
+      if (timed('diagnose', text, () => diagnose(text))?.ok) counts.answered += 1;
+      timed('expect', text, () => expectIn(text, pick(checks)));
+    }
+    // Refused files are brought in too, some of them: the answer must be the same.
+    if (!valid?.ok && random() > 0.2) continue;
+    const from = performance.now();
+    try {
+      await asInstallation(test.database, (transaction, organisationId) =>
+        importJob(transaction, organisationId, demo.technician, text),
+      );
+      counts.imported += 1;
+    } catch (error) {
+      if (error instanceof Refused || error instanceof NotFound) counts.importRefused += 1;
+      else
+        crashes.push(
+          `import: ${String(error).slice(0, 300)} ${String((error as Error).cause).slice(0, 200)} in ${text.slice(0, 200)}`,
+        );
+    }
+    if (performance.now() - from > 2000) counts.slow += 1;
+    if ((k + 1) % 5000 === 0)
+      console.log(`${k + 1}: ${JSON.stringify(counts)}, ${crashes.length} crashes`);
+  }
+  const after = await rowsNow();
+  const half = Object.keys(before).filter(
+    (each) => after[each]! - before[each]! !== counts.imported,
+  );
+  console.log(
+    `${count} files, seed ${seed}: ${JSON.stringify(counts)}; slowest ${slowest.what} ${slowest.milliseconds.toFixed(0)} ms`,
+  );
+  console.log(
+    `${crashes.length} crashes; half imports: ${half.length === 0 ? 'none' : half.join(', ')}`,
+  );
+  for (const each of crashes.slice(0, 10)) console.log(each);
+  process.exitCode = crashes.length + half.length === 0 ? 0 : 1;
+} finally {
+  await test.drop();
+}
