@@ -1,3 +1,4 @@
+import { combiBoiler } from './combi-boiler';
 import { electricStorageOneElement } from './electric-storage-one-element';
 import { electricStorageTwoElement } from './electric-storage-two-element';
 import { gasStoragePilot } from './gas-storage-pilot';
@@ -13,4 +14,5 @@ export const families = [
   electricStorageOneElement,
   gasStoragePilot,
   tanklessGas,
+  combiBoiler,
 ].map(registerFamily);

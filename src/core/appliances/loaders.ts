@@ -32,6 +32,11 @@ export const familyList: readonly FamilyEntry[] = [
     title: 'Gas, instantaneous',
     load: () => import('./tankless-gas').then((each) => each.tanklessGas),
   },
+  {
+    id: 'combi-boiler',
+    title: 'Combination boiler',
+    load: () => import('./combi-boiler').then((each) => each.combiBoiler),
+  },
 ];
 
 const loading = new Map<string, Promise<ApplianceFamily | undefined>>();

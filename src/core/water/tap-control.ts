@@ -3,10 +3,10 @@ import { streamWattPerKelvin } from './properties';
 /** What a control does about a tap, in watts to the water. Common practice; makes differ. */
 export const tapControl = {
   /** For a kelvin off; and for each second that it stays off, as a share of what a kelvin takes at this flow. */
-  wattPerKelvin: 250,
-  sharePerSecond: 0.04,
+  wattPerKelvin: 700,
+  sharePerSecond: 0.03,
   /** The memory works only this near to the setpoint, and goes no further than a share of the most. */
-  nearKelvin: 15,
+  nearKelvin: 8,
   mostMemoryShare: 0.35,
   /** Power follows what is asked of it as slowly as this, in seconds. */
   lagSecond: 4,
@@ -28,16 +28,6 @@ export const flowLimits = {
   leastPauseSecond: 6,
 } as const;
 
-/** What the control knows and wants at a moment. */
-interface Asked {
-  readonly setCelsius: number;
-  readonly inletCelsius: number;
-  /** As its sensors read it. */
-  readonly tapReadCelsius: number;
-  readonly flowReadCelsius: number;
-  readonly litrePerMinuteRead: number;
-}
-
 export interface BurnerRange {
   readonly mostWatt: number;
   readonly leastWatt: number;
@@ -58,14 +48,21 @@ export class TapControl {
     private readonly startSecond: number,
   ) {}
 
-  /** Heat to the water over the next step. */
-  step(asked: Asked, second: number, stepSecond: number): number {
+  /** Heat to the water over the next step, by what its sensors read. */
+  step(
+    setCelsius: number,
+    inletCelsius: number,
+    tapReadCelsius: number,
+    flowReadCelsius: number,
+    litrePerMinuteRead: number,
+    second: number,
+    stepSecond: number,
+  ): number {
     const { mostWatt, leastWatt } = this.range;
     if (second < this.startSecond || !(mostWatt > 0)) return (this.watt = 0);
-    const stream = streamWattPerKelvin(asked.litrePerMinuteRead);
-    const off = asked.setCelsius - asked.tapReadCelsius;
-    const forward =
-      stream * (asked.setCelsius - asked.inletCelsius) + tapControl.wattPerKelvin * off;
+    const stream = streamWattPerKelvin(litrePerMinuteRead);
+    const off = setCelsius - tapReadCelsius;
+    const forward = stream * (setCelsius - inletCelsius) + tapControl.wattPerKelvin * off;
     const wanted = forward + this.memoryWatt;
     let target = Math.min(mostWatt, Math.max(leastWatt, wanted));
     const isAtStop = wanted <= leastWatt || wanted >= mostWatt;
@@ -75,10 +72,10 @@ export class TapControl {
       this.memoryWatt = Math.max(-most, Math.min(most, memory));
     }
     if (this.limit?.kind === 'eases') {
-      const left = (this.limit.celsius - asked.flowReadCelsius) / flowLimits.easesOverKelvin;
+      const left = (this.limit.celsius - flowReadCelsius) / flowLimits.easesOverKelvin;
       target = Math.min(target, Math.max(leastWatt, mostWatt * Math.min(1, left)));
     }
-    this.cut(asked, wanted <= leastWatt, second);
+    this.cut(setCelsius, tapReadCelsius, flowReadCelsius, wanted <= leastWatt, second);
     if (this.isWaiting) return (this.watt = 0);
     this.watt = Math.max(
       this.watt === 0 ? leastWatt : 0,
@@ -88,21 +85,27 @@ export class TapControl {
   }
 
   /** Goes out over a limit, or where its least is too much; comes back once it may. */
-  private cut(asked: Asked, isAtLeast: boolean, second: number): void {
-    const over = this.limit ? asked.flowReadCelsius - this.limit.celsius : -Infinity;
+  private cut(
+    setCelsius: number,
+    tapReadCelsius: number,
+    flowReadCelsius: number,
+    isAtLeast: boolean,
+    second: number,
+  ): void {
+    const over = this.limit ? flowReadCelsius - this.limit.celsius : -Infinity;
     if (this.isWaiting) {
       const waited = second - this.offSince!;
       const isCool =
         this.isWaiting === 'limit'
           ? over < flowLimits.cutsAboveKelvin - flowLimits.restartBelowKelvin
-          : asked.tapReadCelsius < asked.setCelsius + tapControl.restartOverKelvin;
+          : tapReadCelsius < setCelsius + tapControl.restartOverKelvin;
       if (waited >= flowLimits.leastPauseSecond && isCool) this.isWaiting = undefined;
       return;
     }
     const reason =
       over > flowLimits.cutsAboveKelvin
         ? 'limit'
-        : isAtLeast && asked.tapReadCelsius > asked.setCelsius + tapControl.overrunKelvin
+        : isAtLeast && tapReadCelsius > setCelsius + tapControl.overrunKelvin
           ? 'overrun'
           : undefined;
     if (!reason) return;

@@ -80,18 +80,18 @@ export function runTap(heater: TapHeater, draw: TapDraw): TapCourse {
   let flow = draw.startFlowCelsius;
   let back = draw.startFlowCelsius;
   let tap = draw.startTapCelsius;
+  const inletRead = coldCelsius + heater.inletOffsetKelvin;
+  const flowRead = litrePerMinute * heater.flowGain;
   const wall = heater.wallKelvinPerWatt ?? 0;
   let lastWatt = 0;
   let boils = false;
   for (let k = 0; k < count; k++) {
     const watt = control.step(
-      {
-        setCelsius: heater.setCelsius,
-        inletCelsius: coldCelsius + heater.inletOffsetKelvin,
-        tapReadCelsius: tap + tapOffsetKelvin,
-        flowReadCelsius: flow + wall * lastWatt + flowOffsetKelvin,
-        litrePerMinuteRead: litrePerMinute * heater.flowGain,
-      },
+      heater.setCelsius,
+      inletRead,
+      tap + tapOffsetKelvin,
+      flow + wall * lastWatt + flowOffsetKelvin,
+      flowRead,
       k * stepSecond,
       stepSecond,
     );
@@ -147,8 +147,9 @@ export interface CourseFeatures {
   readonly returnCelsius: number;
 }
 
-/** Settling takes so much of a course. */
-const settledShare = 1 / 3;
+/** Warming up takes so much of a course, and settling so much. */
+const warmShare = 1 / 3;
+const settledShare = 2 / 3;
 const riseOverSecond = 10;
 
 /** Features of a course, worked out alike for a model and for what was logged. */
@@ -170,7 +171,7 @@ export function featuresOf(course: TapCourse): CourseFeatures {
   };
   let highest = -Infinity;
   let fall = 0;
-  for (let k = from; k < count; k++) {
+  for (let k = Math.floor(count * warmShare); k < count; k++) {
     highest = Math.max(highest, tapCelsius[k]!);
     fall = Math.max(fall, highest - tapCelsius[k]!);
   }

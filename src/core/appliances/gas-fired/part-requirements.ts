@@ -61,6 +61,42 @@ export function firePartRequirements(
           'Parameters of another model fire it wrongly.',
         ),
       ];
+    case 'plate-exchanger':
+      return [
+        same(
+          'plates',
+          'Number of plates and ports as the old one',
+          'Fewer plates give less hot water.',
+        ),
+        same('washers', 'A new washer for every port', 'An old one weeps within weeks.'),
+      ];
+    case 'hose':
+      return [
+        same(
+          'bore',
+          'Bore and length as the old one',
+          'A narrow one chokes the loop; a strained one splits.',
+        ),
+        same('for-heating', 'Made for hot system water', 'Other rubber swells shut again.'),
+      ];
+    case 'pump':
+      return [same('head', 'Head and plug as the old one', 'A weaker one lets the cell boil.')];
+    case 'diverter':
+      return [
+        same('kind', 'Cartridge or motor of the same number', 'Another stroke does not shut.'),
+      ];
+    case 'vessel':
+      return [
+        same('litres', 'Litres and charge as the plate says', 'Too small lifts the relief valve.'),
+      ];
+    case 'relief-valve':
+      return [
+        same(
+          'bar',
+          'Set to the same pressure, 3 bar as a rule',
+          'A higher one bursts something else.',
+        ),
+      ];
     case 'door-gasket':
     case 'exchanger':
       return [same('new-gaskets', 'New gaskets with it', 'An old one leaks flue gas.')];

@@ -133,6 +133,7 @@ export const tanklessGas = signalFamily<TanklessPlate, TanklessStanding>({
   elements: goodElements,
   ends,
   tolerances,
+  pairsSpreadAsGood: true,
   shared: [
     { element: 'mains.celsius', spread: 'mainsCelsiusLogSpread' },
     { element: 'mains.pascal', spread: 'mainsPascalLogSpread' },

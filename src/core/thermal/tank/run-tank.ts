@@ -74,7 +74,8 @@ const shortCircuit = 0.18;
 /**
  * Runs an upright tank: layers, of which the hotter rise; heat that goes in where the heaters are; cold that comes in below as
  * water is drawn above; thermostats with their differential at their heights; losses to the room. Heat is kept to rounding.
- * @throws RangeError for a course of no length, or water outside 0 to 95 °C at its start.
+ * Water hotter than 95 °C at its start, where a relief valve has opened long since, counts as 95.
+ * @throws RangeError for a course of no length, or water below 0 °C at its start.
  */
 export function runTank(design: TankDesign, course: TankCourse): TankResult {
   if (!(course.seconds > 0)) throw new RangeError('a course takes some time');
@@ -220,16 +221,19 @@ export function runTank(design: TankDesign, course: TankCourse): TankResult {
   };
 }
 
+const hottestStartCelsius = 95;
+const startHeat = (celsius: number) => waterEnthalpy(Math.min(hottestStartCelsius, celsius));
+
 function startLayers(start: TankCourse['startCelsius'], kilogram: number, count: number): Layers {
   if (typeof start === 'number') {
-    return layersOf(kilogram, new Array<number>(count).fill(waterEnthalpy(start)));
+    return layersOf(kilogram, new Array<number>(count).fill(startHeat(start)));
   }
   const heats = Array.from({ length: count }, (_, k) => {
     const at = ((k + 0.5) / count) * start.length - 0.5;
     const low = Math.max(0, Math.min(start.length - 1, Math.floor(at)));
     const high = Math.min(start.length - 1, low + 1);
     const share = Math.max(0, Math.min(1, at - low));
-    return waterEnthalpy(start[low]! * (1 - share) + start[high]! * share);
+    return startHeat(start[low]! * (1 - share) + start[high]! * share);
   });
   const layers = layersOf(kilogram, heats);
   settle(layers);

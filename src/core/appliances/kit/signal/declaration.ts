@@ -126,6 +126,11 @@ export interface SignalDeclaration<Plate extends FamilyPlate, S extends Standing
   modes(plate: Plate): readonly SignalMode[];
   elements(plate: Plate): Readonly<Record<string, number>>;
   readonly ends: Ends;
+  /**
+   * With two faults, what the rest of a unit differs by is taken as on a good one: each run is dear, and pairs are many. Every
+   * unit has its own where absent.
+   */
+  readonly pairsSpreadAsGood?: boolean;
   /** Spread of the true value of an element of a good unit, natural logarithm. */
   readonly tolerances: Readonly<Partial<Record<string, number>>>;
   /** Elements whose true value several readings share, each with its spread; at most three. */

@@ -113,6 +113,8 @@ export function signalFamilyModel<Plate extends FamilyPlate, S extends Standing>
     meter: MeterModel,
     { elements: followed }: Follows,
     read: (nudged: Nudge | undefined) => number,
+    /** What all but its faults differs by, where that is known from another unit. */
+    restVariance?: number,
   ): QuantityPrediction => {
     const value = read(undefined);
     const isOut = value > (meter.overRangeAbove ?? Infinity) * 10;
@@ -125,10 +127,12 @@ export function signalFamilyModel<Plate extends FamilyPlate, S extends Standing>
     const gradients = shared.map(({ element }) =>
       element in hypothesis.changes ? 0 : slope(element),
     );
-    const variance = Object.entries(hypothesis.spread).reduce(
-      (sum, [element, spread]) => sum + (spread * slope(element)) ** 2,
-      own ** 2,
-    );
+    const variance = Object.entries(hypothesis.spread)
+      .filter(([element]) => restVariance === undefined || element in hypothesis.changes)
+      .reduce(
+        (sum, [element, spread]) => sum + (spread * slope(element)) ** 2,
+        own ** 2 + (restVariance ?? 0),
+      );
     return {
       kind: 'quantity',
       meter,
@@ -165,7 +169,15 @@ export function signalFamilyModel<Plate extends FamilyPlate, S extends Standing>
     const gates = follows.gates ?? [];
     const found = seenIn(state);
     const runs = nudgedIn(state);
-    return (index) => {
+    const good = healthy[0]!;
+    /** What a good unit differs by in this reading; nothing where what it reads through stands otherwise here. */
+    const restOf = (index: number): number => {
+      const [here, there] = [index, good].map((each) =>
+        gatesOf(found(each, undefined).signals, gates).join(' '),
+      );
+      return here === there ? predictions(good).variance - own ** 2 : 0;
+    };
+    const predictions = (index: number): QuantityPrediction => {
       const hypothesis = hypotheses[index]!;
       const given = observable.standing as S | undefined;
       const standing = given ?? hypothesis.standing;
@@ -179,7 +191,8 @@ export function signalFamilyModel<Plate extends FamilyPlate, S extends Standing>
       ].join(' ');
       const known = made.get(key);
       if (known) return known;
-      const prediction = quantity(hypothesis, own, meter, follows, (nudged) => {
+      const isRough = declaration.pairsSpreadAsGood && hypothesis.grid === 'coarse';
+      const read = (nudged: Nudge | undefined): number => {
         if (signal !== undefined) {
           if (!nudged) return found(index, given).signals[signal]!;
           return given
@@ -189,10 +202,19 @@ export function signalFamilyModel<Plate extends FamilyPlate, S extends Standing>
         const elements = nudged ? nudgedBy(hypothesis, nudged) : hypothesis.elements;
         const unit = { plate, elements, standing, state };
         return model.probe(unit, target ?? { between: named!.between! }, of) ?? 0;
-      });
+      };
+      const prediction = quantity(
+        hypothesis,
+        own,
+        meter,
+        follows,
+        read,
+        isRough ? restOf(index) : undefined,
+      );
       made.set(key, prediction);
       return prediction;
     };
+    return predictions;
   };
 
   return {

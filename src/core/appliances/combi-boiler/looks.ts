@@ -1,0 +1,203 @@
+import { tapClass } from '../gas-fired/course-class';
+import { above, blurred, mixed, rowOf, type OutcomeTables } from '../gas-fired/outcome-tables';
+import type { Seen, Shares, SignalLook } from '../kit/signal/declaration';
+import { stateKey } from '../kit/unit-state';
+import type { CombiStanding } from './model';
+import namesFile from './names.json' with { type: 'json' };
+import outcomes from './outcomes.json' with { type: 'json' };
+import type { CombiPlate } from './plate';
+
+export type CombiSeen = Seen<CombiPlate, CombiStanding>;
+type Look = SignalLook<CombiPlate, CombiStanding>;
+
+/**
+ * What is seen, heard or felt. What it does at a tap or on heating follows from the model, up to an eye's slips; the shares of
+ * everything else are common practice (outcomes.json).
+ */
+export const tables = outcomes as unknown as OutcomeTables;
+
+const fromTable = (id: string): Look => ({ predict: (seen) => rowOf(tables[id]!, seen) });
+const signal = ({ signals }: CombiSeen, id: string) => signals[id]!;
+const elementOf = ({ elements }: CombiSeen, id: string) => elements[id]!;
+const valuesOf = (check: keyof typeof namesFile.checks): readonly string[] => {
+  const { values } = namesFile.checks[check] as { readonly values?: readonly string[] };
+  return values ?? [];
+};
+
+/** How sure an eye is of what a boiler does. Common practice. */
+const eye = 0.97;
+
+const stagesSeen = (seen: CombiSeen): Shares => {
+  const values = valuesOf('fire-attempt-tap');
+  return mixed(
+    eye,
+    blurred(
+      Object.fromEntries(values.map((each) => [each, signal(seen, `stage.${each}`)])),
+      values,
+    ),
+    { nothing: 0.5, burns: 0.5 },
+  );
+};
+
+const inState = (predict: (seen: CombiSeen) => Shares): Look => ({ keyOf: stateKey, predict });
+
+const stageChance = (seen: CombiSeen, ...stages: readonly string[]): number =>
+  stages.reduce((sum, stage) => sum + signal(seen, `stage.${stage}`), 0);
+
+/** Circulation that a control calls too little: flow and return apart by this, in kelvin; and a rise that it calls too fast. */
+const circulationKelvin = { apart: 35, spread: 5 } as const;
+const fastKelvinPerMinute = { rise: 96, spread: 8 } as const;
+const highPrimaryPascal = 2.7e5;
+
+/** Codes that come while it burns: of heat that is not taken away. */
+function codesBurning(seen: CombiSeen): Shares {
+  const low = above(
+    signal(seen, 'flow-return.difference'),
+    circulationKelvin.apart,
+    circulationKelvin.spread,
+  );
+  const fast = above(
+    signal(seen, 'flow.rise'),
+    fastKelvinPerMinute.rise,
+    fastKelvinPerMinute.spread,
+  );
+  const hot = signal(seen, 'cuts') >= 1 || seen.has('diverter.stuck-tap') ? 0.35 : 0.01;
+  const high =
+    elementOf(seen, 'primary.pascal') > highPrimaryPascal || seen.has('vessel.flat') ? 0.4 : 0.01;
+  const shares = {
+    'ci-2': 0.7 * fast,
+    'ci-1': 0.75 * low * (1 - 0.6 * fast),
+    'ht-1': hot * (1 - fast) * (1 - 0.5 * low),
+    'pr-2': high * (1 - low),
+  };
+  const sum = Object.values(shares).reduce((total, each) => total + each, 0);
+  return { ...shares, none: Math.max(0.05, 1 - sum) };
+}
+
+function codesLocked(seen: CombiSeen): Shares {
+  if (elementOf(seen, 'flow-sensor.whole') < 0.5) return { 'se-1': 0.95 };
+  if (elementOf(seen, 'tap-sensor.whole') < 0.5) return { 'se-3': 0.95 };
+  if (elementOf(seen, 'condensate.drains') < 0.5)
+    return { 'co-1': 0.75, 'fl-1': 0.12, 'fl-2': 0.08 };
+  if (!(elementOf(seen, 'limit.ohm') < 1e3)) return { 'ht-1': 0.93 };
+  return { 'pr-1': 0.95 };
+}
+
+/** What the control would show, by what it sees. */
+function codes(seen: CombiSeen): Shares {
+  const byStage: readonly (readonly [string, Shares])[] = [
+    ['dark', { none: 0.99 }],
+    ['nothing', seen.has('control.dead') ? { 'ct-1': 0.3, none: 0.69 } : { none: 0.97 }],
+    ['locked', codesLocked(seen)],
+    ['fan-fails', { 'ai-1': 0.93 }],
+    ['sparks-no-flame', { 'fl-1': 0.93 }],
+    ['lights-and-drops', { 'fl-2': 0.85, 'fl-1': 0.08 }],
+    ['burns', codesBurning(seen)],
+  ];
+  const shares: Record<string, number> = {};
+  for (const [stage, row] of byStage) {
+    for (const [code, share] of Object.entries(row)) {
+      shares[code] = (shares[code] ?? 0) + signal(seen, `stage.${stage}`) * share;
+    }
+  }
+  return blurred(shares, valuesOf('code-read'));
+}
+
+function display(seen: CombiSeen): Shares {
+  const code = 0.85 * (1 - (codes(seen).none ?? 0));
+  const dark = stageChance(seen, 'dark') > 0.5 ? 1 : seen.has('control.dead') ? 0.6 : 0;
+  return blurred(mixed(dark, { dark: 1 }, { code, normal: 1 - code }), valuesOf('display-look'));
+}
+
+/** What the display says that it works for. */
+function requested(seen: CombiSeen): Shares {
+  const dark = stageChance(seen, 'dark');
+  const dead = seen.has('control.dead') ? 1 : 0;
+  const asked = signal(seen, 'asked') * (1 - dead);
+  return blurred(
+    mixed(dark, { dark: 1 }, { tap: asked, none: (1 - asked) * 0.85, heating: (1 - asked) * 0.15 }),
+    valuesOf('display-request'),
+  );
+}
+
+/** Output that counts as flat out, as a share of the most. */
+const flatOut = { share: 0.93, spread: 0.05 } as const;
+
+function burner(seen: CombiSeen): Shares {
+  const lit = signal(seen, 'lit') > 0.5;
+  if (!lit) return { 'no-burner': 0.96, modulates: 0.02 };
+  const most = seen.plate.inputWatt * seen.plate.efficiency * signal(seen, 'output.share');
+  const full = above(signal(seen, 'watt') / most, flatOut.share, flatOut.spread);
+  const cut = signal(seen, 'cuts') >= 1 ? 0.92 : 0.03;
+  return blurred(
+    mixed(cut, { cuts: 1 }, { 'flat-out': full, modulates: 1 - full }),
+    valuesOf('burner-two-minutes'),
+  );
+}
+
+/** Kelvin below its setpoint that somebody calls low. */
+const lowKelvin = { below: 5, spread: 1.5 } as const;
+
+function tap(seen: CombiSeen): Shares {
+  const lit = signal(seen, 'lit') > 0.5;
+  const course = tapClass(lit, signal(seen, 'swing'), signal(seen, 'cuts'), {
+    steady: 'steady',
+    swings: 'swings',
+    cold: 'cold',
+  });
+  if (!lit) return course;
+  const usual = 48;
+  const low = above(usual - signal(seen, 'tap.celsius'), lowKelvin.below, lowKelvin.spread);
+  const steady = course.steady ?? 0;
+  return blurred(
+    { swings: course.swings ?? 0, steady: steady * (1 - low), 'settles-low': steady * low },
+    valuesOf('tap-two-minutes'),
+  );
+}
+
+/** What radiators are by their warmth alone. */
+function radiators(seen: CombiSeen): Shares {
+  const celsius = signal(seen, 'radiators.celsius');
+  if (celsius < 30) return { 'all-cold': 0.93, uneven: 0.03, 'all-lukewarm': 0.02 };
+  const isSetLow = elementOf(seen, 'flow-setpoint.celsius') < 55;
+  if (celsius < 45 && !isSetLow) return { 'all-lukewarm': 0.9, uneven: 0.05, 'all-cold': 0.02 };
+  if (celsius < 42) return { 'all-lukewarm': 0.85, even: 0.1 };
+  return rowOf(tables['radiator-look']!, seen);
+}
+
+export const looks: Readonly<Record<string, Look>> = {
+  ...Object.fromEntries(
+    Object.keys(outcomes)
+      .filter((id) => Object.hasOwn(namesFile.checks, id))
+      .map((id) => [id, fromTable(id)]),
+  ),
+  // A record of safety: it tells no fault from another.
+  'gas-smell-sniff': { predict: () => ({ none: 0.97, smell: 0.03 }) },
+  'display-look': inState(display),
+  'code-read': inState(codes),
+  'lockout-reset': inState((seen) => {
+    const nothing =
+      stageChance(seen, 'dark', 'nothing') > 0.5 ? 0.97 : 0.5 * (codes(seen).none ?? 0);
+    return mixed(nothing, { 'nothing-to-reset': 1 }, rowOf(tables['lockout-reset']!, seen));
+  }),
+  'display-request': inState(requested),
+  'fire-attempt-tap': inState(stagesSeen),
+  'fire-attempt-heating': inState(stagesSeen),
+  'burner-two-minutes': inState(burner),
+  'tap-two-minutes': inState(tap),
+  'radiator-look': inState(radiators),
+  'pump-feel': inState((seen) =>
+    mixed(
+      0.97 * stageChance(seen, 'dark', 'nothing', 'locked'),
+      { silent: 1 },
+      rowOf(tables['pump-feel']!, seen),
+    ),
+  ),
+  'spark-look': inState((seen) =>
+    mixed(
+      0.97 * stageChance(seen, 'dark', 'nothing', 'locked', 'fan-fails'),
+      { 'no-try': 1 },
+      rowOf(tables['spark-look']!, seen),
+    ),
+  ),
+};
