@@ -1,6 +1,8 @@
 import type { SimulatedFamily } from './simulated-family';
 import { simulatedOneElement } from './electric/one-element';
 import { simulatedGas } from './gas/heater';
+import { simulatedCombi } from './running-water/combi-boiler';
+import { simulatedTankless } from './running-water/tankless-heater';
 import { simulatedTwoElement } from './electric/two-element';
 
 /** Every family that units are simulated of. */
@@ -8,6 +10,8 @@ const simulatedFamilies: readonly SimulatedFamily[] = [
   simulatedTwoElement,
   simulatedOneElement,
   simulatedGas,
+  simulatedTankless,
+  simulatedCombi,
 ];
 
 /** @throws RangeError for a family without simulated units. */

@@ -34,7 +34,7 @@ export function goodElements({ leastFlow }: CombiPlate) {
     /** Share of the loop that goes to the heating pipes with a tap open, and with a call for heating. */
     'diverter.strays': 0,
     'diverter.heats': 1,
-    'plate.scale': 0.02,
+    'plate.scale': 0.1,
     'plate.blocked': 0,
     'cell.efficiency': 1,
     'flow-setpoint.celsius': 63,
@@ -71,7 +71,7 @@ export const tolerances: Partial<Record<keyof Elements, number>> = {
   'plate.loss': 0.08,
   'heating.loss': 0.2,
   'filter.loss': 0.2,
-  'plate.scale': 0.6,
+  'plate.scale': 0.8,
   'cell.efficiency': 0.015,
   'flow-setpoint.celsius': 0.05,
   'pump.watt': 0.08,

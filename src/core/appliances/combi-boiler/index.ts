@@ -9,11 +9,11 @@ import { access, effects, stops } from './access';
 import { checks } from './checks';
 import { codes } from './codes';
 import { drawing } from './drawing';
-import { ends, goodElements, tolerances, type Elements } from './elements';
+import { ends, goodElements, tolerances } from './elements';
 import { faults } from './faults';
 import { followed } from './followed';
 import { looks } from './looks';
-import { run, type CombiStanding, type CombiUnit } from './model';
+import { run, type CombiStanding } from './model';
 import namesFile from './names.json' with { type: 'json' };
 import parameters from './parameters.json' with { type: 'json' };
 import { drawCombi } from './picture';
@@ -127,7 +127,7 @@ export const combiBoiler = signalFamily<CombiPlate, CombiStanding>({
   ],
   situations: (model, plate, elements) => situations(model, plate, elements),
   model: () => ({
-    run: (unit) => run({ ...unit, elements: unit.elements as Elements } as CombiUnit),
+    run,
     probe: () => undefined,
   }),
   reads: {

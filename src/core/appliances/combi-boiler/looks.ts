@@ -1,8 +1,15 @@
 import { tapClass } from '../gas-fired/course-class';
-import { above, blurred, mixed, rowOf, type OutcomeTables } from '../gas-fired/outcome-tables';
+import {
+  above,
+  blurred,
+  hasDropped,
+  mixed,
+  rowOf,
+  type OutcomeTables,
+} from '../gas-fired/outcome-tables';
 import type { Seen, Shares, SignalLook } from '../kit/signal/declaration';
 import { stateKey } from '../kit/unit-state';
-import type { CombiStanding } from './model';
+import { run, type CombiStanding } from './model';
 import namesFile from './names.json' with { type: 'json' };
 import outcomes from './outcomes.json' with { type: 'json' };
 import type { CombiPlate } from './plate';
@@ -49,6 +56,22 @@ const circulationKelvin = { apart: 35, spread: 5 } as const;
 const fastKelvinPerMinute = { rise: 96, spread: 8 } as const;
 const highPrimaryPascal = 2.7e5;
 
+/** The same boiler as it was called on before anybody came: at a tap, and for heating. */
+const calledOn = (seen: CombiSeen, controls: Readonly<Record<string, string>>): CombiSeen => {
+  const unit = {
+    ...seen,
+    state: { ...seen.state, controls: { ...seen.state.controls, ...controls } },
+  };
+  return { ...unit, signals: run(unit) };
+};
+const atTap = { request: 'tap', hotTap: 'open' };
+const onHeating = {
+  request: 'heating',
+  hotTap: 'closed',
+  radiatorValves: 'open',
+  roomThermostat: 'highest',
+};
+
 /** Codes that come while it burns: of heat that is not taken away. */
 function codesBurning(seen: CombiSeen): Shares {
   const low = above(
@@ -83,8 +106,21 @@ function codesLocked(seen: CombiSeen): Shares {
   return { 'pr-1': 0.95 };
 }
 
-/** What the control would show, by what it sees. */
+/** What the control shows as it is found: of the last draw, or of the heating where the tap left nothing. */
 function codes(seen: CombiSeen): Shares {
+  const tap = codesAt(calledOn(seen, atTap));
+  return mixed(1 - (tap.none ?? 0), withoutNone(tap), codesAt(calledOn(seen, onHeating)));
+}
+
+const withoutNone = (shares: Shares): Shares => {
+  const rest = 1 - (shares.none ?? 0);
+  return Object.fromEntries(
+    Object.entries(shares).map(([code, share]) => [code, code === 'none' ? 0 : share / rest]),
+  );
+};
+
+/** What the control would show, by what it sees. */
+function codesAt(seen: CombiSeen): Shares {
   const byStage: readonly (readonly [string, Shares])[] = [
     ['dark', { none: 0.99 }],
     ['nothing', seen.has('control.dead') ? { 'ct-1': 0.3, none: 0.69 } : { none: 0.97 }],
@@ -92,7 +128,7 @@ function codes(seen: CombiSeen): Shares {
     ['fan-fails', { 'ai-1': 0.93 }],
     ['sparks-no-flame', { 'fl-1': 0.93 }],
     ['lights-and-drops', { 'fl-2': 0.85, 'fl-1': 0.08 }],
-    ['burns', codesBurning(seen)],
+    ['burns', mixed(hasDropped(seen.signals), { 'fl-2': 0.9 }, codesBurning(seen))],
   ];
   const shares: Record<string, number> = {};
   for (const [stage, row] of byStage) {
@@ -173,11 +209,10 @@ export const looks: Readonly<Record<string, Look>> = {
   ),
   // A record of safety: it tells no fault from another.
   'gas-smell-sniff': { predict: () => ({ none: 0.97, smell: 0.03 }) },
-  'display-look': inState(display),
-  'code-read': inState(codes),
+  'display-look': { predict: display },
+  'code-read': { predict: codes },
   'lockout-reset': inState((seen) => {
-    const nothing =
-      stageChance(seen, 'dark', 'nothing') > 0.5 ? 0.97 : 0.5 * (codes(seen).none ?? 0);
+    const nothing = 0.97 * (codes(seen).none ?? 0);
     return mixed(nothing, { 'nothing-to-reset': 1 }, rowOf(tables['lockout-reset']!, seen));
   }),
   'display-request': inState(requested),

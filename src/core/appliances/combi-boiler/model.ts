@@ -395,4 +395,5 @@ function heatingOf({ elements: e, plate, state }: CombiUnit, signals: Readonly<S
 const runner = runnerOf([water, fire, heat]);
 
 /** The physics of a boiler, in a state. */
-export const run = (unit: CombiUnit): Signals => runner(unit);
+export const run = (unit: Running<CombiPlate, CombiStanding>): Signals =>
+  runner({ ...unit, elements: unit.elements as Elements });

@@ -51,7 +51,7 @@ export const askedComplaints = [
   'other',
 ] as const;
 
-const fromTable = (id: string) => (seen: CombiSeen) => rowOf(tables[id]!, seen);
+const fromTable = (id: string) => (seen: CombiSeen) => rowOf(tables[id]!, seen, 'said');
 
 /** What the user of the unit would say. Common practice (outcomes.json). */
 export const answers: Readonly<Record<string, (seen: CombiSeen) => Shares>> = {

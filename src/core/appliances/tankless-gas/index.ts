@@ -9,11 +9,11 @@ import { access, effects, stops } from './access';
 import { checks } from './checks';
 import { codes } from './codes';
 import { drawing } from './drawing';
-import { ends, goodElements, tolerances, type Elements } from './elements';
+import { ends, goodElements, tolerances } from './elements';
 import { faults } from './faults';
 import { followed } from './followed';
 import { looks } from './looks';
-import { run, type TanklessStanding, type TanklessUnit } from './model';
+import { run, type TanklessStanding } from './model';
 import namesFile from './names.json' with { type: 'json' };
 import parameters from './parameters.json' with { type: 'json' };
 import { drawTankless } from './picture';
@@ -141,7 +141,7 @@ export const tanklessGas = signalFamily<TanklessPlate, TanklessStanding>({
   ],
   situations: () => [{ share: 1 }],
   model: () => ({
-    run: (unit) => run({ ...unit, elements: unit.elements as Elements } as TanklessUnit),
+    run,
     probe: () => undefined,
   }),
   reads: {

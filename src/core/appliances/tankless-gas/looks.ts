@@ -1,11 +1,11 @@
 import { callStages } from '../gas-fired/fire';
 import { tapClass } from '../gas-fired/course-class';
-import { blurred, mixed, rowOf, type OutcomeTables } from '../gas-fired/outcome-tables';
+import { blurred, hasDropped, mixed, rowOf, type OutcomeTables } from '../gas-fired/outcome-tables';
 import type { Seen, Shares, SignalLook } from '../kit/signal/declaration';
 import { isDone, stateKey } from '../kit/unit-state';
 import outcomes from './outcomes.json' with { type: 'json' };
 import namesFile from './names.json' with { type: 'json' };
-import { connectorReseated, strainerRinsed, type TanklessStanding } from './model';
+import { connectorReseated, run, strainerRinsed, type TanklessStanding } from './model';
 import type { TanklessPlate } from './plate';
 
 export type TanklessSeen = Seen<TanklessPlate, TanklessStanding>;
@@ -73,7 +73,7 @@ function codes(seen: TanklessSeen): Shares {
     ],
     ['sparks-no-flame', { 'fl-1': 0.92, none: 0.04 }],
     ['lights-and-drops', { 'fl-2': 0.82, 'fl-1': 0.1, none: 0.05 }],
-    ['burns', whenBurning],
+    ['burns', mixed(hasDropped(seen.signals), { 'fl-2': 0.9 }, whenBurning)],
   ];
   const shares: Record<string, number> = {};
   for (const [stage, row] of byStage) {
@@ -97,8 +97,19 @@ function display(seen: TanklessSeen): Shares {
   return blurred(mixed(dark, { dark: 1 }, lit), namesFile.checks['display-look'].values);
 }
 
-/** As it is found: called for at the nearest tap. */
-const called = (look: (seen: TanklessSeen) => Shares): Look => ({ keyOf: stateKey, predict: look });
+/** As it is found: what the last draw at the nearest tap left. */
+const called = (look: (seen: TanklessSeen) => Shares): Look => ({
+  predict(seen) {
+    const controls = {
+      ...seen.state.controls,
+      hotTap: 'one-open',
+      hotIsolation: 'open',
+      hotPort: 'shut',
+    };
+    const unit = { ...seen, state: { ...seen.state, controls } };
+    return look({ ...unit, signals: run(unit) });
+  },
+});
 
 const noWater = (seen: TanklessSeen) => (signal(seen, 'heater.flow') > 0 ? 0.01 : 0.96);
 

@@ -115,7 +115,8 @@ function reachable(links: readonly Link[], fixed: Readonly<Record<string, number
 }
 
 /** What was done to it on the way: a strainer that was rinsed, a plug that was pulled and pushed home. */
-function asLeft({ elements: e, state }: TanklessUnit): Elements {
+function asLeft({ elements, state }: Running<TanklessPlate, TanklessStanding>): Elements {
+  const e = elements as Elements;
   const isRinsed = isDone(state, strainerRinsed) && e['strainer.conductance'] < cleanStrainer;
   const isReseated = isDone(state, connectorReseated) && e['flow-sensor.contact'] < 1;
   if (!isRinsed && !isReseated) return e;
@@ -284,4 +285,5 @@ const heat: Stage<TanklessUnit> = {
 const runAsLeft = runnerOf([water, fire, heat]);
 
 /** The physics of a heater, in a state. */
-export const run = (unit: TanklessUnit): Signals => runAsLeft({ ...unit, elements: asLeft(unit) });
+export const run = (unit: Running<TanklessPlate, TanklessStanding>): Signals =>
+  runAsLeft({ ...unit, elements: asLeft(unit) });

@@ -42,7 +42,7 @@ export const askedComplaints = [
   'other',
 ] as const;
 
-const fromTable = (id: string) => (seen: TanklessSeen) => rowOf(tables[id]!, seen);
+const fromTable = (id: string) => (seen: TanklessSeen) => rowOf(tables[id]!, seen, 'said');
 
 /** What the user of the unit would say. Common practice (outcomes.json). */
 export const answers: Readonly<Record<string, (seen: TanklessSeen) => Shares>> = {

@@ -280,6 +280,8 @@ export function heaterInTime(
             ? tank.coldCelsius
             : 0.6 * tank.roomCelsius + 0.4 * tank.coldCelsius;
         case 'hot-pipe':
+        case 'flow-pipe':
+        case 'return-pipe':
           return running.litrePerMinute > 0
             ? tank.outletCelsius(running.litrePerMinute) - 0.5
             : tank.roomCelsius + 0.35 * (tank.celsiusAt(0.98) - tank.roomCelsius);

@@ -104,6 +104,8 @@ export function gasInTime(
         case 'cold-inlet':
           return litrePerMinute > 0 ? unit.coldCelsius : tank.roomCelsius - 2;
         case 'hot-pipe':
+        case 'flow-pipe':
+        case 'return-pipe':
           return litrePerMinute > 0
             ? tank.outletCelsius(litrePerMinute) - 0.5
             : tank.roomCelsius + 0.35 * (tank.celsiusAt(0.98) - tank.roomCelsius);

@@ -5,6 +5,8 @@ export const places = [
   'tank-bottom',
   'cold-inlet',
   'hot-pipe',
+  'flow-pipe',
+  'return-pipe',
   'upper-cover',
   'lower-cover',
   'room',
