@@ -74,6 +74,43 @@ export interface StorageWater {
   shower(plate: FamilyPlate, hypothesis: Hypothesis, wish: ShowerWish): TankResult;
 }
 
+/** Water that is warmed as it runs: a followed draw as evidence, and what a tap would do under a hypothesis. */
+export interface TapWater {
+  /** Whether a loop stands between burner and tap, with a flow temperature of its own. */
+  readonly hasFlow: boolean;
+  /** What a log shows of taps that were opened, from one moment of it to another, with what was known of the unit before. */
+  observablesOfLog(
+    course: LoggedCourse,
+    before: JobState,
+    part?: { readonly fromSecond?: number; readonly untilSecond?: number },
+  ): readonly Observable[];
+  /** Two minutes at an open tap under a hypothesis. */
+  twoMinutes(
+    plate: FamilyPlate,
+    hypothesis: Hypothesis,
+  ): {
+    readonly burns: boolean;
+    readonly cuts: number;
+    readonly samples: readonly {
+      readonly second: number;
+      readonly tapCelsius: number;
+      readonly flowCelsius: number;
+    }[];
+  };
+  /** How far a hypothesis is off such an observable, and what it would have shown, on the log's own clock. */
+  explain(
+    plate: FamilyPlate,
+    hypothesis: Hypothesis,
+    observable: Observable,
+  ): {
+    readonly offKelvin: number;
+    readonly channels: readonly {
+      readonly place: string;
+      readonly samples: readonly { readonly second: number; readonly celsius: number }[];
+    }[];
+  };
+}
+
 /** What a plate and its site say, as a family keeps it: only the family that read it looks inside. */
 export type FamilyPlate = object;
 
@@ -267,6 +304,8 @@ export interface ApplianceFamily {
   ): readonly PartRequirement[];
   /** Its water in time; none where it stores none. */
   readonly storage?: StorageWater;
+  /** Its tap in time; none where it stores its water. */
+  readonly tap?: TapWater;
   /** Where a fault without a name sits. */
   placeOfUnlisted(fault: string): string | undefined;
 }

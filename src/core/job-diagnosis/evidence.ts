@@ -108,26 +108,27 @@ function asWellAsKnown(observable: Observable, entry: ObservationEntry | Reading
  * at its first entry.
  */
 function logEvidence(
-  { storage }: ApplianceFamily,
+  { storage, tap }: ApplianceFamily,
   walked: readonly WalkedEntry[],
   errorRate: number,
 ): Evidence[] {
-  if (!storage) return [];
+  if (!storage && !tap) return [];
   return logsOf(walked).flatMap((course) => {
     const own = walked.find(({ entry }) => entry.id === course.entryIds[0])!;
     return partsOf(course).flatMap((part): Evidence[] => {
-      const observable = storage.observableOfLog(course, own.before, part);
-      if (!observable) return [];
-      return [
-        {
-          entryId: own.entry.id,
-          checkId: observable.key,
-          observable,
-          result: asLogged,
-          repairsBefore: [...course.repairsBefore, ...part.repairs],
-          errorRate,
-        },
+      const ofTank = storage?.observableOfLog(course, own.before, part);
+      const observables = [
+        ...(ofTank ? [ofTank] : []),
+        ...(tap?.observablesOfLog(course, own.before, part) ?? []),
       ];
+      return observables.map((observable) => ({
+        entryId: own.entry.id,
+        checkId: observable.key,
+        observable,
+        result: asLogged,
+        repairsBefore: [...course.repairsBefore, ...part.repairs],
+        errorRate,
+      }));
     });
   });
 }

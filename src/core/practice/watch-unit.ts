@@ -5,7 +5,7 @@ import { seededRandom, type Place, type UnitInTime } from '../simulation';
 export interface Watching {
   readonly seconds: number;
   readonly everySecond?: number;
-  readonly places?: readonly Extract<Place, 'tank-top' | 'tank-bottom' | 'outlet'>[];
+  readonly places?: readonly Place[];
   /** A tap opened from one second to another, in L/min. */
   readonly tap?: { readonly from: number; readonly until: number; readonly litrePerMinute: number };
   readonly log?: string;

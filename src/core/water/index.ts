@@ -18,5 +18,6 @@ export * from './properties';
 export * from './radiator';
 export * from './sensor';
 export * from './tap-control';
+export * from './tap-log';
 export * from './tap-run';
 export * from './vessel';

@@ -10,7 +10,7 @@ const tapWater: readonly string[] = [
 ];
 const loop: readonly string[] = ['pump.head', 'hose.millimetre', 'cell.loss'];
 /** What a course at the tap follows. */
-const atTap: readonly string[] = [
+export const atTap: readonly string[] = [
   ...tapWater,
   ...loop,
   ...outputElements,

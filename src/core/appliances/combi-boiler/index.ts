@@ -11,9 +11,10 @@ import { codes } from './codes';
 import { drawing } from './drawing';
 import { ends, goodElements, tolerances } from './elements';
 import { faults } from './faults';
-import { followed } from './followed';
+import { atTap, followed } from './followed';
+import { lighting } from '../gas-fired/fire';
 import { looks } from './looks';
-import { run, type CombiStanding } from './model';
+import { run, watchTap, type CombiStanding } from './model';
 import namesFile from './names.json' with { type: 'json' };
 import parameters from './parameters.json' with { type: 'json' };
 import { drawCombi } from './picture';
@@ -218,6 +219,24 @@ export const combiBoiler = signalFamily<CombiPlate, CombiStanding>({
   },
   looks,
   answers,
+  tap: {
+    hasFlow: true,
+    follows: [
+      ...atTap,
+      ...lighting,
+      'start.flow',
+      'tap-sensor.whole',
+      'flow-sensor.whole',
+      'primary.pascal',
+      'pressure-sensor.pascal',
+    ],
+    standingKey: ({ limit }) => limit,
+    opened: (state) => ({
+      ...state,
+      controls: { ...state.controls, request: 'tap', hotTap: 'open' },
+    }),
+    watch: watchTap,
+  },
   impliedState(check, present) {
     const { state } = names.checks[check]!;
     return {

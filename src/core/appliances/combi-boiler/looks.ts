@@ -53,7 +53,7 @@ const stageChance = (seen: CombiSeen, ...stages: readonly string[]): number =>
 
 /** Circulation that a control calls too little: flow and return apart by this, in kelvin; and a rise that it calls too fast. */
 const circulationKelvin = { apart: 35, spread: 5 } as const;
-const fastKelvinPerMinute = { rise: 96, spread: 8 } as const;
+const fastKelvinPerMinute = { rise: 93, spread: 14 } as const;
 const highPrimaryPascal = 2.7e5;
 
 /** The same boiler as it was called on before anybody came: at a tap, and for heating. */

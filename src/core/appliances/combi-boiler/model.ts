@@ -214,7 +214,7 @@ export function courseOf(unit: CombiUnit, signals: Readonly<Signals>): TapCourse
   return runTap(tapHeaterOf(unit, signals), {
     litrePerMinute: signals['boiler.flow']!,
     coldCelsius: cold,
-    startFlowCelsius,
+    startFlowCelsius: unit.state.known['flow.start'] ?? startFlowCelsius,
     startTapCelsius: cold,
     seconds: watchedSeconds,
     stepSecond,
@@ -397,3 +397,17 @@ const runner = runnerOf([water, fire, heat]);
 /** The physics of a boiler, in a state. */
 export const run = (unit: Running<CombiPlate, CombiStanding>): Signals =>
   runner({ ...unit, elements: unit.elements as Elements });
+
+/** What is watched at its tap: the two minutes, and what stands there where it does not burn. */
+export function watchTap(unit: Running<CombiPlate, CombiStanding>) {
+  const elements = unit.elements as Elements;
+  const own = { ...unit, elements };
+  const cold = elements['mains.celsius'];
+  const past = elements['outlet.past'];
+  return {
+    course: courseOf(own, runner(own)),
+    still: { flowCelsius: unit.state.known['flow.start'] ?? startFlowCelsius, tapCelsius: cold },
+    tapShare: (celsius: number) => celsius * (1 - past) + cold * past,
+    readoutKelvin: elements['flow-sensor.kelvin'],
+  };
+}

@@ -217,3 +217,22 @@ export const fireFollows: Readonly<Record<string, Follows>> = {
 
 /** Elements that bear on how hot the water gets while it burns. */
 export const outputElements: readonly FireId[] = ['gas.running', 'burner.scale'];
+
+/** Elements that decide whether it burns at all. */
+export const lighting: readonly FireId[] = [
+  'supply.on',
+  'fuse.whole',
+  'control.alive',
+  'gas.supply',
+  'gas.static',
+  'gas-valve.opens',
+  'igniter.spark',
+  'flame.microampere',
+  'earth.path',
+  'fan.speed',
+  'air.way',
+  'air-switch.closes',
+  'flue.recirculates',
+  'limit.ohm',
+  'condensate.drains',
+];

@@ -16,7 +16,7 @@ const water: readonly string[] = [
   'inlet.open',
 ];
 const gain: readonly string[] = ['turbine.gain', 'flow-sensor.contact', 'flow-sensor.pick-up'];
-const heated: readonly string[] = [
+export const heated: readonly string[] = [
   ...water,
   ...gain,
   ...outputElements,

@@ -11,9 +11,10 @@ import { codes } from './codes';
 import { drawing } from './drawing';
 import { ends, goodElements, tolerances } from './elements';
 import { faults } from './faults';
-import { followed } from './followed';
+import { followed, heated } from './followed';
+import { lighting } from '../gas-fired/fire';
 import { looks } from './looks';
-import { run, type TanklessStanding } from './model';
+import { run, watchTap, type TanklessStanding } from './model';
 import namesFile from './names.json' with { type: 'json' };
 import parameters from './parameters.json' with { type: 'json' };
 import { drawTankless } from './picture';
@@ -213,6 +214,16 @@ export const tanklessGas = signalFamily<TanklessPlate, TanklessStanding>({
   },
   looks,
   answers,
+  tap: {
+    hasFlow: false,
+    follows: [...heated, ...lighting, 'start.flow', 'request.on', 'inlet-sensor.whole'],
+    standingKey: () => '',
+    opened: (state) => ({
+      ...state,
+      controls: { ...state.controls, hotTap: 'one-open', hotIsolation: 'open', hotPort: 'shut' },
+    }),
+    watch: watchTap,
+  },
   impliedState(check, present) {
     const { state } = names.checks[check]!;
     return {

@@ -287,3 +287,19 @@ const runAsLeft = runnerOf([water, fire, heat]);
 /** The physics of a heater, in a state. */
 export const run = (unit: Running<TanklessPlate, TanklessStanding>): Signals =>
   runAsLeft({ ...unit, elements: asLeft(unit) });
+
+/** What is watched at its tap: the two minutes, and what stands there where it does not burn. */
+export function watchTap(unit: Running<TanklessPlate, TanklessStanding>) {
+  const elements = asLeft(unit);
+  const own = { ...unit, elements };
+  const signals = runAsLeft(own);
+  const cold = elements['mains.celsius'];
+  const [through, past] = [signals['heater.flow']!, signals['past.flow']!];
+  const share = through + past > 0 ? through / (through + past) : 1;
+  return {
+    course: courseOf(own, signals),
+    still: { flowCelsius: cold, tapCelsius: cold },
+    tapShare: (celsius: number) => celsius * share + cold * (1 - share),
+    readoutKelvin: elements['outlet-sensor.kelvin'],
+  };
+}

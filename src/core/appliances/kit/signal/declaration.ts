@@ -4,6 +4,7 @@ import type { Quantity } from '../../../quantities';
 import type { LoggedEvent } from '../../../job-file/logs';
 import type { WatchedLog } from '../../../thermal/log';
 import type { ShowerWish, TankResult } from '../../../thermal/tank';
+import type { TapCourse } from '../../../water';
 import type {
   FamilyPlate,
   FamilyWords,
@@ -165,6 +166,8 @@ export interface SignalDeclaration<Plate extends FamilyPlate, S extends Standing
   readonly answers: Readonly<Record<string, (seen: Seen<Plate, S>) => Shares>>;
   /** Its water in time, where it stores any. */
   readonly water?: SignalWater<Plate, S>;
+  /** Its tap in time, where it warms water as it runs. */
+  readonly tap?: SignalTap<Plate, S>;
   /** The state that a check is taken in, over what is otherwise so. */
   impliedState(check: string, present: UnitState): UnitState;
   /** Equal for hypotheses under which a good unit shows the same. */
@@ -173,6 +176,25 @@ export interface SignalDeclaration<Plate extends FamilyPlate, S extends Standing
     seen: Seen<Plate, S>,
     model: SignalModel<Plate, S>,
   ): Omit<PictureState, 'suspected' | 'faults' | 'readouts'>;
+}
+
+/** A tap under a family of signals: what is watched at it, and what that follows. */
+export interface SignalTap<Plate extends FamilyPlate, S extends Standing> {
+  readonly hasFlow: boolean;
+  readonly follows: readonly string[];
+  standingKey(standing: S): string;
+  /** The state of a unit whose tap was opened. */
+  opened(state: UnitState): UnitState;
+  watch(unit: Running<Plate, S>): {
+    /** None where it does not burn. */
+    readonly course: TapCourse | undefined;
+    /** What stands there then. */
+    readonly still: { readonly flowCelsius: number; readonly tapCelsius: number };
+    /** What comes out of the outlet where so much leaves the unit. */
+    tapShare(celsius: number): number;
+    /** What a readout of the flow temperature adds. */
+    readonly readoutKelvin: number;
+  };
 }
 
 /** A tank of water under a family of signals. */

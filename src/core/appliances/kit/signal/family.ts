@@ -24,6 +24,7 @@ import { readingState, stateOfEntry } from './entry-state';
 import type { SignalHypothesis } from './hypothesis';
 import { signalFamilyModel } from './model';
 import { quantitiesOf, readsAtPair } from './pairs';
+import { signalTap } from './tap-log';
 import { signalStorage } from './storage-water';
 import {
   observableOfCheck,
@@ -132,7 +133,9 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
     standingKey: (hypothesis) => declaration.standingKey(standingOf(hypothesis)),
     lookAtStanding(observable, hypothesis) {
       const seen = observable as SignalObservable;
-      if (seen.kind === 'question' || seen.kind === 'log' || showsStanding(seen)) return undefined;
+      if (seen.kind === 'question' || seen.kind === 'log' || seen.kind === 'tap-log')
+        return undefined;
+      if (showsStanding(seen)) return undefined;
       const standing = standingOf(hypothesis);
       return { ...seen, standing, key: `${seen.key} ${declaration.standingKey(standing)}` };
     },
@@ -247,6 +250,7 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
         : undefined;
     },
     ...(declaration.water ? { storage: signalStorage(declaration.water) } : {}),
+    ...(declaration.tap ? { tap: signalTap(declaration.tap) } : {}),
     placeOfUnlisted: () => undefined,
   };
   return family;
@@ -287,7 +291,9 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
   }
 
   /** A look, or what follows the standing alone: a good unit would not have stood so, and nothing else is to be judged. */
-  function showsStanding(seen: Exclude<SignalObservable, { kind: 'question' | 'log' }>): boolean {
+  function showsStanding(
+    seen: Exclude<SignalObservable, { kind: 'question' | 'log' | 'tap-log' }>,
+  ): boolean {
     if (seen.kind === 'target') return false;
     if (declaration.looks[seen.check]) return true;
     const follows = declaration.follows.signals[declaration.reads[seen.check] ?? ''];

@@ -16,6 +16,7 @@ import type { Follows, Seen, Shares, SignalDeclaration, Standing } from './decla
 import { signalHypotheses, type SignalHypothesis } from './hypothesis';
 import type { SignalObservable } from './observable';
 import { readsAtPair } from './pairs';
+import { tapLogPredictor, type TapLogObservable } from './tap-log';
 
 export interface SignalFamilyModel<S extends Standing> extends FamilyModel<SignalObservable> {
   readonly hypotheses: readonly SignalHypothesis<S>[];
@@ -144,7 +145,7 @@ export function signalFamilyModel<Plate extends FamilyPlate, S extends Standing>
   };
 
   const predictReading = (
-    observable: Exclude<SignalObservable, { kind: 'question' | 'log' }>,
+    observable: Exclude<SignalObservable, { kind: 'question' | 'log' | 'tap-log' }>,
   ): ((index: number) => Prediction) => {
     const { state } = observable;
     const check = observable.kind === 'target' ? undefined : observable.check;
@@ -242,6 +243,21 @@ export function signalFamilyModel<Plate extends FamilyPlate, S extends Standing>
             return water.logTank({ plate, elements, standing, state });
           },
           log,
+        );
+      }
+      if (observable.kind === 'tap-log') {
+        const { tap } = declaration;
+        if (!tap) throw new TypeError('a family without a tap has no logs of one');
+        return tapLogPredictor(
+          tap,
+          hypotheses,
+          plate,
+          shared.map(({ element, spread }) => ({
+            element,
+            spread: parameters.values[spread] ?? 0,
+          })),
+          healthy[0]!,
+          observable as TapLogObservable,
         );
       }
       const look = observable.kind === 'check' ? declaration.looks[observable.check] : undefined;

@@ -3,6 +3,7 @@ import type { ProbePoint } from '../../../job-file/generated/job-types';
 import type { Quantity } from '../../../quantities';
 import type { Target } from '../../appliance-family';
 import type { LogObservable } from '../logged-water';
+import type { TapLogObservable } from './tap-log';
 import { isOneOff, stateKey, type UnitState } from '../unit-state';
 
 export type SignalObservable = Observable &
@@ -22,6 +23,7 @@ export type SignalObservable = Observable &
       }
     | { readonly kind: 'question'; readonly question: string }
     | Pick<LogObservable, 'kind' | 'log' | 'state'>
+    | Pick<TapLogObservable, 'kind' | 'log' | 'state'>
   );
 
 export const observableOfQuestion = (question: string): SignalObservable => ({
