@@ -44,8 +44,8 @@ export class Bench {
   private told: number;
   private leads: readonly [string, string] | undefined;
   private around: string | undefined;
-  private probes: [Place, Place] = ['tank-top', 'tank-bottom'];
-  private aimed: { place: Place; surface: Surface } = { place: 'outlet', surface: 'paint' };
+  private probes: [Place, Place];
+  private aimed: { place: Place; surface: Surface };
   /** What the meter's dial stands at; anything where it is left to the query. */
   private dial: 'resistance' | 'voltage-ac' | undefined;
   readonly unplugged = new Set<BenchInstrument>();
@@ -58,6 +58,9 @@ export class Bench {
     this.unit = made(unit);
     this.random = seededRandom(unit.seed + 7);
     this.told = now();
+    const [first, second, place] = this.unit.usualPlaces;
+    this.probes = [first, second];
+    this.aimed = { place, surface: 'paint' };
   }
 
   renew(unit: {
@@ -69,6 +72,16 @@ export class Bench {
     this.unit = made(unit);
     this.told = this.now();
     this.leads = this.around = undefined;
+    const [first, second, place] = this.unit.usualPlaces;
+    this.probes = [first, second];
+    this.aimed = { place, surface: 'paint' };
+  }
+
+  /** Another unit of a family, with a fault that nobody is told. */
+  drawAnew(family: string, plate: FamilyPlate): void {
+    const { weights } = simulatedFamilyOf(family);
+    const faults = [this.random.pick(weights.filter(([id]) => id !== 'no-fault'))];
+    this.renew({ family, plate, faults, seed: Math.floor(this.random.next() * 2 ** 31) });
   }
 
   /** Lets the unit go on to now. */

@@ -24,6 +24,8 @@ type Order =
       readonly faults: readonly string[];
       readonly seed: number;
     }
+  /** A unit of another family, with a fault that is drawn. */
+  | { readonly do: 'another'; readonly family: string; readonly plate: FamilyPlate }
   | {
       readonly do: 'trouble';
       readonly instrument: BenchInstrument;
@@ -162,6 +164,9 @@ function ordered(bench: Bench, line: string): string {
         break;
       case 'new':
         bench.renew(order);
+        break;
+      case 'another':
+        bench.drawAnew(order.family, order.plate);
         break;
       case 'trouble':
         bench.unplugged.delete(order.instrument);

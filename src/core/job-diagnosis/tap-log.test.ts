@@ -43,11 +43,14 @@ const chanceOf = (answer: ReturnType<typeof followed>, ...repairs: readonly stri
     .reduce((sum, { probability }) => sum + probability, 0);
 
 describe('a tap that was followed for two minutes, and no meter', () => {
-  it.each([3, 4, 5, 6])('names the plates where the flow races and the return is hot, %d', (seed) => {
-    const answer = followed('combi-boiler', ['plate.blocked'], seed, 'swings');
-    expect(answer.suspects[0]!.repair).toBe('service-plate-exchanger');
-    expect(answer.suspects[0]!.probability).toBeGreaterThan(0.5);
-  });
+  it.each([3, 4, 5, 6])(
+    'names the plates where the flow races and the return is hot, %d',
+    (seed) => {
+      const answer = followed('combi-boiler', ['plate.blocked'], seed, 'swings');
+      expect(answer.suspects[0]!.repair).toBe('service-plate-exchanger');
+      expect(answer.suspects[0]!.probability).toBeGreaterThan(0.5);
+    },
+  );
 
   it.each([3, 4, 5])('names the loop where the return is cold, %d', (seed) => {
     const answer = followed('combi-boiler', ['hose.choked'], seed, 'swings');
@@ -68,11 +71,12 @@ describe('a tap that was followed for two minutes, and no meter', () => {
   });
 
   it('tells little from the tap alone, and never more than from all three', () => {
-    const [little, all] = ([['outlet'], ['flow-pipe', 'return-pipe', 'outlet']] as Place[][]).map((places) =>
-      chanceOf(
-        followed('combi-boiler', ['plate.scaled'], 4, 'lukewarm', places),
-        'service-plate-exchanger',
-      ),
+    const [little, all] = ([['outlet'], ['flow-pipe', 'return-pipe', 'outlet']] as Place[][]).map(
+      (places) =>
+        chanceOf(
+          followed('combi-boiler', ['plate.scaled'], 4, 'lukewarm', places),
+          'service-plate-exchanger',
+        ),
     );
     expect(all).toBeGreaterThan(little!);
   });

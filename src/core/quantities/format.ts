@@ -69,7 +69,7 @@ function decimalsFor(value: number, unit: Unit): number {
   if (unit.quantity === 'voltage-ac' && unit.symbol === 'V') return 0;
   if (unit.symbol === 'in wc' || unit.symbol === 'm³/h') return magnitude < 99.95 ? 2 : 0;
   if (unit.symbol === 'CO/CO₂') return 4;
-  if (unit.symbol === 'K/s') return 2;
+  if (unit.symbol === 'K/s' || unit.symbol === '°F/s') return 2;
   const fixed = decimalsBySymbol[unit.symbol];
   if (fixed !== undefined) return fixed;
   return magnitude < 99.95 ? 1 : 0;

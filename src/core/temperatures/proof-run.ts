@@ -12,12 +12,12 @@ export interface ProofRun {
 }
 
 export interface ProofLevel {
-  readonly id: 'readings' | 'changeover' | 'shut-off';
+  readonly id: 'readings' | 'changeover' | 'shut-off' | 'slow-climb' | 'holds';
   readonly isSeen: boolean;
   /** On the log's own clock. */
   readonly seenAtSecond?: number;
-  /** Seen, and not as it must be: hotter than it was set, or no rise at all. */
-  readonly wrong?: 'too-hot' | 'no-heat';
+  /** Seen, and not as it must be: hotter than it was set, no rise at all, a flow that races, a tap that swings. */
+  readonly wrong?: 'too-hot' | 'no-heat' | 'races' | 'swings';
 }
 
 /** A wall that rises by less in a quarter of an hour has been let go by its thermostat, in K/s. */

@@ -4,6 +4,8 @@ import { logsOf, type JobFile, type LoggedCourse } from '../job-file';
 import { usualShower, type ShowerWish } from '../thermal';
 import { logFacts, type LogFacts } from './log-facts';
 import { proofRun, type ProofRun } from './proof-run';
+import { tapExplained, type TapExplained } from './tap-explained';
+import { tapProof } from './tap-proof';
 
 /** Everything that a job's temperatures tell: by themselves, under each leading suspect, and of its repair. */
 export interface TemperatureAnswer {
@@ -19,7 +21,10 @@ export interface Explanation {
   readonly faults: readonly string[];
   readonly repair?: string;
   readonly probability: number;
+  /** Of a tank; nothing where the tap is warmed as it runs. */
   readonly shower: readonly { readonly minute: number; readonly celsius: number }[];
+  /** Two minutes at an open tap, where that is what warms it. */
+  readonly tap?: TapExplained;
   /** Until it is too cold to shower; undefined where it stays hot. */
   readonly hotMinutes?: number;
   readonly log?: {
@@ -42,17 +47,13 @@ export function temperatureAnswer(
 ): TemperatureAnswer | undefined {
   const open = diagnoseJob(job, { depth: 'one-step', brief: true });
   const { family, plate, state, walked } = open;
-  if (!family.storage) return undefined;
+  if (!family.storage && !family.tap) return undefined;
   const courses = logsOf(walked);
   const factsOf = (course: LoggedCourse) => logFacts(family, plate, course);
-  const proof = proofRun(
-    family,
-    plate,
-    state,
-    courses,
-    factsOf,
-    proofOf(open, job).verdict === 'proved',
-  );
+  const isProved = proofOf(open, job).verdict === 'proved';
+  const proof = family.tap
+    ? tapProof(family.tap, plate, open.tables.model, state, courses, isProved)
+    : proofRun(family, plate, state, courses, factsOf, isProved);
   return {
     courses,
     facts: courses.flatMap((each) => factsOf(each) ?? []),
@@ -85,8 +86,24 @@ function explanationsOf(
     .slice(0, mostSuspects);
   const course = courses.at(-1);
   const before = course && walked.find(({ entry }) => entry.id === course.entryIds[0])?.before;
-  const observable = course && before && family.storage!.observableOfLog(course, before);
+  const observable = course && before && family.storage?.observableOfLog(course, before);
+  const drawn = course && before && family.tap?.observablesOfLog(course, before).at(-1);
   const explain = (hypothesis: Hypothesis, probability: number, repair?: string): Explanation => {
+    const common = {
+      faults: hypothesis.faults,
+      ...(repair === undefined ? {} : { repair }),
+      probability,
+    };
+    if (family.tap) {
+      return {
+        ...common,
+        shower: [],
+        tap: tapExplained(family.tap, plate, hypothesis),
+        ...(drawn
+          ? { log: { log: course.log, ...family.tap.explain(plate, hypothesis, drawn) } }
+          : {}),
+      };
+    }
     const { samples } = family.storage!.shower(plate, hypothesis, wish);
     const shower = samples.map((each) => ({
       minute: each.second / 60,
@@ -94,9 +111,7 @@ function explanationsOf(
     }));
     const end = shower.find(({ celsius }) => celsius < wish.wantedCelsius - 2);
     return {
-      faults: hypothesis.faults,
-      ...(repair === undefined ? {} : { repair }),
-      probability,
+      ...common,
       shower,
       ...(end ? { hotMinutes: end.minute } : {}),
       ...(observable ? { log: runOf(open, hypothesis, course, observable) } : {}),

@@ -88,13 +88,13 @@ function swingOf(samples: TapChannel['samples'], from: number): number {
   return fall;
 }
 
-/** What a course would have been read as, at the moments of a log. @param offset what a readout of the flow adds, in kelvin. */
+/** What a course would have been read as, at the moments of a log. @param offset what readouts of flow and tap add, in kelvin. */
 export function asReadIn(
   log: TapLog,
   course: TapCourse | undefined,
   still: { readonly flowCelsius: number; readonly tapCelsius: number },
   tapShare: (celsius: number) => number,
-  offset: number,
+  offset: { readonly flow: number; readonly tap: number },
 ): TapLog {
   const at = (row: Float64Array | undefined, second: number, else_: number): number => {
     if (!row || !course) return else_;
@@ -110,10 +110,12 @@ export function asReadIn(
         second,
         celsius:
           place === 'flow'
-            ? at(course?.flowCelsius, second, still.flowCelsius) + (isReadout ? offset : 0)
+            ? at(course?.flowCelsius, second, still.flowCelsius) + (isReadout ? offset.flow : 0)
             : place === 'return'
               ? at(course?.returnCelsius, second, still.flowCelsius)
-              : tapShare(at(course?.tapCelsius, second, still.tapCelsius)),
+              : isReadout
+                ? at(course?.tapCelsius, second, still.tapCelsius) + offset.tap
+                : tapShare(at(course?.tapCelsius, second, still.tapCelsius)),
       })),
     })),
   };

@@ -112,7 +112,7 @@ const minutesWords = ({ shower, hotMinutes }: Explanation): string =>
       : `${Math.round(hotMinutes)} min`;
 
 /** A difference is no temperature: 5 K are 9 °F. */
-function kelvinWords(kelvin: number, system: UnitSystem): string {
+export function kelvinWords(kelvin: number, system: UnitSystem): string {
   const { number, symbol } = showValue(kelvin, 'temperature-difference', system);
   return `${number} ${symbol}`;
 }

@@ -17,15 +17,18 @@ interface Input {
 /** Readings are written down in batches of so many, or after so many seconds: no more than that is ever on this page alone. */
 const batch = { readings: 60, seconds: 20 } as const;
 
-const inputsOf = (instruments: readonly ReachedInstrument[]): Input[] =>
+const inputsOf = (
+  instruments: readonly ReachedInstrument[],
+  [first, second, aimed]: readonly [string, string, string],
+): Input[] =>
   instruments.flatMap(({ id }): Input[] =>
     id === 'thermometer'
       ? [
-          { id: 'thermometer 1', instrument: id, channel: 1, place: 'tank-top' },
-          { id: 'thermometer 2', instrument: id, channel: 2, place: 'tank-bottom' },
+          { id: 'thermometer 1', instrument: id, channel: 1, place: first },
+          { id: 'thermometer 2', instrument: id, channel: 2, place: second },
         ]
       : id === 'infrared'
-        ? [{ id: 'infrared', instrument: id, place: 'outlet' }]
+        ? [{ id: 'infrared', instrument: id, place: aimed }]
         : [],
   );
 
@@ -33,13 +36,15 @@ const inputsOf = (instruments: readonly ReachedInstrument[]): Input[] =>
 export function LivePlaces({
   log,
   instruments,
+  places,
   system,
 }: {
   log: LogHands;
   instruments: readonly ReachedInstrument[];
+  places: readonly [string, string, string];
   system: UnitSystem;
 }) {
-  const inputs = inputsOf(instruments);
+  const inputs = inputsOf(instruments, places);
   const [listened, setListened] = useState<readonly string[]>([]);
   if (inputs.length === 0) return null;
   return (

@@ -15,11 +15,21 @@ const words: Readonly<Record<ProofLevel['id'], { readonly title: string; readonl
       title: 'It shuts off at its setting',
       how: 'hot throughout, and no rise for a quarter of an hour after',
     },
+    'slow-climb': {
+      title: 'Its flow climbs slowly',
+      how: 'a tap open for two minutes from cold: the flow temperature rises as on a good boiler, and does not race to its limit',
+    },
+    holds: {
+      title: 'The tap holds',
+      how: 'warm, and within 4 K once it has settled',
+    },
   };
 
 const wrongWords = {
   'too-hot': 'hotter than any setting: shut it off, and look again',
   'no-heat': 'nothing warms: it has not held',
+  races: 'it races again: the heat is still not taken away',
+  swings: 'hot, cold, hot: it has not held',
 } as const;
 
 /** What must be seen after the repair, ticked off from the log as it happens. */
@@ -34,6 +44,10 @@ export function ProofPanel({
 }) {
   const open = proof.levels.filter(({ isSeen }) => !isSeen);
   const { ahead } = proof;
+  const isTap = proof.levels.some(({ id }) => id === 'holds');
+  const followed = isTap
+    ? 'the flow pipe and the outlet with a tap open for two minutes'
+    : 'the top and the bottom of the tank';
   return (
     <section aria-labelledby="proof">
       <h3 id="proof" className="text-title font-semibold">
@@ -81,8 +95,8 @@ export function ProofPanel({
                 .filter(Boolean)
                 .join(' ')
             : course === undefined || proof.log === undefined
-              ? 'Follow the tank at its top and its bottom: the rest is ticked off from the log.'
-              : 'Read the top and the bottom of the tank: the rest is ticked off from the log.'}
+              ? `Follow ${followed}: the rest is ticked off from the log.`
+              : `Read ${followed}: the rest is ticked off from the log.`}
       </p>
       {proof.levels[0]!.isSeen && open.length > 0 && (
         <p className="mt-1 text-small">

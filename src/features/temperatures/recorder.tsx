@@ -9,22 +9,13 @@ import { useClock } from '@/features/procedures/use-clock';
 import { useWakeLock } from '@/features/procedures/use-wake-lock';
 import { handOutCalendar } from '@/features/service/hand-out-calendar';
 import { HotSign } from '@/ui/signs';
+import { useFamily } from '@/features/record/family-context';
 import { LivePlaces } from './live-places';
+import { liveOf, placesOf } from './usual-places';
 import { ReadingDialog } from './reading-dialog';
 import type { ReachedInstrument } from '@/features/instruments/use-instruments';
 import type { LogHands } from './use-log';
 
-/** Places that most logs are of; the others are one tap away. */
-const usual = ['tank-top', 'tank-bottom', 'outlet', 'cold-inlet'];
-const others = [
-  'upper-cover',
-  'lower-cover',
-  'hot-pipe',
-  'flow-pipe',
-  'return-pipe',
-  'room',
-  'readout-water',
-];
 const intervals = [1, 2, 5] as const;
 const waits = [15, 30, 60] as const;
 
@@ -46,6 +37,7 @@ export function Recorder({
   instruments: readonly ReachedInstrument[];
   onImport(): void;
 }) {
+  const family = useFamily();
   const { open } = log;
   const [place, setPlace] = useState<string>();
   const [everyMinutes, setEvery] = useState<number>(1);
@@ -62,6 +54,7 @@ export function Recorder({
   );
   const isByHand = open?.channels.some(({ source }) => source === 'hand') ?? false;
   const dueIn = everyMinutes * 60 - (log.now() - lastSecond);
+  const { usual, others } = placesOf(family);
   const places = isMore ? [...usual, ...others] : usual;
   return (
     <section aria-labelledby="follow">
@@ -93,7 +86,13 @@ export function Recorder({
           Other places
         </button>
       )}
-      <LivePlaces key={round} log={log} instruments={instruments} system={system} />
+      <LivePlaces
+        key={round}
+        places={liveOf(family)}
+        log={log}
+        instruments={instruments}
+        system={system}
+      />
       {isByHand && (
         <div className="mt-3">
           <p role="timer" className={dueIn <= 0 ? 'font-semibold text-act' : ''}>

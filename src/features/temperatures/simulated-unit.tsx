@@ -1,6 +1,7 @@
 'use client';
 
 import { useCallback, useEffect, useState } from 'react';
+import type { JobFile } from '@/core/job-file';
 import { useFamily, useWords } from '@/features/record/family-context';
 import type { LogHands } from './use-log';
 
@@ -13,11 +14,12 @@ interface Standing {
   readonly repairsNeeded: readonly string[];
 }
 
-const speeds = [1, 60, 240] as const;
+/** A tank takes hours, a tap two minutes. */
+const speeds = { tank: [1, 60, 240], tap: [1, 4, 30] } as const;
 const tapLitrePerMinute = 8;
 
 /** Hands on the simulated unit of the demo: what they do to it stands in the log as well. */
-export function SimulatedUnit({ log }: { log: LogHands }) {
+export function SimulatedUnit({ log, job }: { log: LogHands; job: JobFile }) {
   const family = useFamily();
   const words = useWords();
   const [standing, setStanding] = useState<Standing>();
@@ -64,6 +66,17 @@ export function SimulatedUnit({ log }: { log: LogHands }) {
         Nothing real: an invented heater with a hidden fault, for the instruments above to read.
         {standing.family !== family.id && ' It is of another family than this job.'}
       </p>
+      {standing.family !== family.id && (
+        <button
+          type="button"
+          className="button mt-2 w-full"
+          onClick={() =>
+            void order({ do: 'another', family: family.id, plate: family.plateOf(job) })
+          }
+        >
+          Put one of this job&apos;s kind there
+        </button>
+      )}
       <div className="mt-2 grid grid-cols-2 gap-2">
         <button
           type="button"
@@ -104,7 +117,7 @@ export function SimulatedUnit({ log }: { log: LogHands }) {
       </div>
       <div className="mt-2 flex items-center gap-2" role="group" aria-label="Its time goes">
         <span className="text-small">Time ×</span>
-        {speeds.map((each) => (
+        {speeds[family.tap ? 'tap' : 'tank'].map((each) => (
           <button
             key={each}
             type="button"

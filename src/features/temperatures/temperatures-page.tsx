@@ -16,6 +16,7 @@ import { LogTable } from './log-table';
 import { ProofPanel } from './proof-panel';
 import { Recorder } from './recorder';
 import { SimulatedUnit } from './simulated-unit';
+import { TapExplanations } from './tap-explanations';
 import { Technique } from './technique';
 import { useInstruments } from '@/features/instruments/use-instruments';
 import { useLog } from './use-log';
@@ -79,14 +80,23 @@ function Temperatures({ initial, system }: { initial: JobFile; system: UnitSyste
             </section>
           ) : (
             <p className="border-l-4 border-rule pl-3 text-lead">
-              Nothing is followed yet. Read a place by hand, let an instrument be read, or bring a
-              logger&apos;s file: twenty minutes at the top and the bottom of the tank tell which
-              heater works, and with how much.
+              {family.tap
+                ? "Nothing is followed yet. A tap open for two minutes from cold, with flow, return and outlet read every few seconds, tells whether the heat is taken away: read them, let an instrument be read, or bring a logger's file."
+                : "Nothing is followed yet. Read a place by hand, let an instrument be read, or bring a logger's file: twenty minutes at the top and the bottom of the tank tell which heater works, and with how much."}
             </p>
           )}
           {answer?.proof && <ProofPanel proof={answer.proof} job={job} course={course} />}
           {facts && <LogFactsPanel facts={facts} system={system} />}
-          {answer && (
+          {answer && family.tap && (
+            <TapExplanations
+              explanations={answer.explanations}
+              isFresh={isFresh}
+              system={system}
+              drawn={drawn}
+              onDraw={setDrawn}
+            />
+          )}
+          {answer && !family.tap && (
             <Explanations
               explanations={answer.explanations}
               isFresh={isFresh}
@@ -110,7 +120,7 @@ function Temperatures({ initial, system }: { initial: JobFile; system: UnitSyste
           />
           <ClockTools record={record} system={system} />
           <Technique />
-          {reached.hasSimulatedUnit && <SimulatedUnit log={log} />}
+          {reached.hasSimulatedUnit && <SimulatedUnit log={log} job={job} />}
         </div>
       </div>
       <ImportDialog

@@ -408,6 +408,9 @@ export function watchTap(unit: Running<CombiPlate, CombiStanding>) {
     course: courseOf(own, runner(own)),
     still: { flowCelsius: unit.state.known['flow.start'] ?? startFlowCelsius, tapCelsius: cold },
     tapShare: (celsius: number) => celsius * (1 - past) + cold * past,
-    readoutKelvin: elements['flow-sensor.kelvin'],
+    readoutKelvin: {
+      flow: elements['flow-sensor.kelvin'],
+      tap: elements['tap-sensor.kelvin'],
+    },
   };
 }

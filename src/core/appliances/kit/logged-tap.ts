@@ -7,6 +7,7 @@ const places: Readonly<Record<string, Pick<TapChannel, 'place' | 'isReadout'>>> 
   'readout-flow': { place: 'flow', isReadout: true },
   'return-pipe': { place: 'return', isReadout: false },
   outlet: { place: 'tap', isReadout: false },
+  'readout-outlet': { place: 'tap', isReadout: true },
   'hot-pipe': { place: 'tap', isReadout: false },
 };
 

@@ -300,6 +300,6 @@ export function watchTap(unit: Running<TanklessPlate, TanklessStanding>) {
     course: courseOf(own, signals),
     still: { flowCelsius: cold, tapCelsius: cold },
     tapShare: (celsius: number) => celsius * share + cold * (1 - share),
-    readoutKelvin: elements['outlet-sensor.kelvin'],
+    readoutKelvin: { flow: 0, tap: elements['outlet-sensor.kelvin'] },
   };
 }

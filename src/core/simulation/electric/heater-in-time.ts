@@ -246,6 +246,7 @@ export function heaterInTime(
   return {
     family: family.names.family,
     faults: [...names],
+    usualPlaces: ['tank-top', 'tank-bottom', 'outlet'],
     get repairsNeeded() {
       return [...new Set(heater.standing.map(({ repair }) => repair))].sort();
     },

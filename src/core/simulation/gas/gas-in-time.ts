@@ -52,6 +52,7 @@ export function gasInTime(
   return {
     family: 'gas-storage-pilot',
     faults: drawn.map(({ id }) => id),
+    usualPlaces: ['tank-top', 'tank-bottom', 'outlet'],
     get repairsNeeded() {
       return [...new Set(standing.map(({ repair }) => repair))].sort();
     },

@@ -34,6 +34,8 @@ export interface UnitInTime {
   readonly second: number;
   readonly isPowered: boolean;
   readonly litrePerMinute: number;
+  /** Where two thermometers and an aimed one are held for a start. */
+  readonly usualPlaces: readonly [Place, Place, Place];
   advance(seconds: number): void;
   /** Gives what the hand felt, where there is anything to feel: a click. */
   act(action: HandAction): string | undefined;

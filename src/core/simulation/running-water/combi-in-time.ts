@@ -48,6 +48,7 @@ export function combiInTime(
   return {
     family: 'combi-boiler',
     faults: drawn.map(({ id }) => id),
+    usualPlaces: ['flow-pipe', 'return-pipe', 'outlet'],
     get repairsNeeded() {
       return [...new Set(standing.map(({ repair }) => repair))].sort();
     },

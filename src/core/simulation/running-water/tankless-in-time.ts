@@ -58,6 +58,7 @@ export function tanklessInTime(
   return {
     family: 'tankless-gas',
     faults: drawn.map(({ id }) => id),
+    usualPlaces: ['outlet', 'cold-inlet', 'hot-pipe'],
     get repairsNeeded() {
       return [...new Set(standing.map(({ repair }) => repair))].sort();
     },

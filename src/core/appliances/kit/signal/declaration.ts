@@ -192,8 +192,8 @@ export interface SignalTap<Plate extends FamilyPlate, S extends Standing> {
     readonly still: { readonly flowCelsius: number; readonly tapCelsius: number };
     /** What comes out of the outlet where so much leaves the unit. */
     tapShare(celsius: number): number;
-    /** What a readout of the flow temperature adds. */
-    readonly readoutKelvin: number;
+    /** What readouts of the flow temperature and of the tap's add. */
+    readonly readoutKelvin: { readonly flow: number; readonly tap: number };
   };
 }
 

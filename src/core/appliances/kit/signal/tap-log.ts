@@ -154,7 +154,7 @@ export function signalTap<Plate extends FamilyPlate, S extends Standing>(
       return {
         offKelvin: Math.sqrt(off.reduce((sum, each) => sum + each, 0) / Math.max(1, off.length)),
         channels: read.channels.map(({ place, isReadout, samples }) => ({
-          place: place === 'tap' ? 'outlet' : isReadout ? 'readout-flow' : `${place}-pipe`,
+          place: placeOf(place, isReadout),
           samples: samples.map(({ second, celsius }) => ({
             second: second + log.fromSecond,
             celsius,
@@ -164,6 +164,16 @@ export function signalTap<Plate extends FamilyPlate, S extends Standing>(
     },
   };
 }
+
+/** The place of a log that a channel is of. */
+const placeOf = (place: 'flow' | 'return' | 'tap', isReadout: boolean): string =>
+  place === 'tap'
+    ? isReadout
+      ? 'readout-outlet'
+      : 'outlet'
+    : isReadout
+      ? 'readout-flow'
+      : `${place}-pipe`;
 
 const noState: UnitState = { controls: {}, apart: [], done: [], known: {} };
 
