@@ -78,6 +78,12 @@ export interface StorageWater {
 export interface TapWater {
   /** Whether a loop stands between burner and tap, with a flow temperature of its own. */
   readonly hasFlow: boolean;
+  /** What it can do, by its plate: heat to the water at most and least, in watts, and what is warm in it, in J/K. */
+  ratings(plate: FamilyPlate): {
+    readonly mostWatt: number;
+    readonly leastWatt: number;
+    readonly bodyJoulePerKelvin: number;
+  };
   /** What a log shows of taps that were opened, from one moment of it to another, with what was known of the unit before. */
   observablesOfLog(
     course: LoggedCourse,

@@ -11,6 +11,8 @@ export interface School {
   readonly question: string;
   /** Where nobody has chosen, the first. */
   readonly ways: readonly [usual: SchoolWay, other: SchoolWay];
+  /** Only where units of this kind are worked on: with a tank, or warming a tap as it runs. Both where absent. */
+  readonly only?: 'tank' | 'tap' | 'tap-loop';
   /** Checks that one way takes and the other leaves alone, by way. */
   readonly leavesOut?: Readonly<Record<string, readonly string[]>>;
 }
@@ -34,6 +36,7 @@ export const schools: readonly School[] = [
   },
   {
     id: 'element-proof',
+    only: 'tank',
     question: 'An element is good by',
     ways: [
       {
@@ -53,6 +56,7 @@ export const schools: readonly School[] = [
   },
   {
     id: 'thermostat-proof',
+    only: 'tank',
     question: 'A thermostat is good by',
     ways: [
       {
@@ -72,6 +76,7 @@ export const schools: readonly School[] = [
   },
   {
     id: 'neglected-flush',
+    only: 'tank',
     question: 'A long-neglected tank',
     ways: [
       {
@@ -88,6 +93,7 @@ export const schools: readonly School[] = [
   },
   {
     id: 'relief-lift',
+    only: 'tank',
     question: 'The relief valve, once a year',
     ways: [
       {
@@ -104,6 +110,7 @@ export const schools: readonly School[] = [
   },
   {
     id: 'storing',
+    only: 'tank',
     question: 'Hot water is stored',
     ways: [
       {
@@ -118,7 +125,121 @@ export const schools: readonly School[] = [
       },
     ],
   },
+  {
+    id: 'plate-exchanger',
+    only: 'tap-loop',
+    question: 'A scaled plate exchanger',
+    ways: [
+      {
+        id: 'replace',
+        label: 'replaced',
+        why: 'Cleaning is partial and acid eats the solder: it comes back within a year or two, or leaks.',
+      },
+      {
+        id: 'clean',
+        label: 'cleaned with acid',
+        why: 'Cheap, and today: most of the scale goes, and the part may be days away.',
+      },
+    ],
+  },
+  {
+    id: 'keep-warm',
+    only: 'tap-loop',
+    question: 'Keep-warm is left',
+    ways: [
+      {
+        id: 'off',
+        label: 'off',
+        why: 'It burns gas and wears pump and burner with nothing drawn; the wait is half a minute.',
+      },
+      {
+        id: 'on',
+        label: 'on, or by habit',
+        why: 'A long pipe, a water meter or an outhouse: litres run off cold at every draw, and somebody waits.',
+      },
+    ],
+  },
+  {
+    id: 'tap-temperature',
+    only: 'tap',
+    question: 'The tap is set to',
+    ways: [
+      {
+        id: 'use',
+        label: 'what is used, about 48 °C',
+        why: 'It scalds in minutes instead of seconds, condenses better, and nothing is mixed down again.',
+      },
+      {
+        id: 'hot',
+        label: '60 °C, mixed at the outlet',
+        why: 'Dishes and long pipes want it; a mixing valve at the bath does the rest.',
+      },
+    ],
+  },
+  {
+    id: 'heating-flow',
+    only: 'tap-loop',
+    question: 'The heating flow is',
+    ways: [
+      {
+        id: 'fixed',
+        label: 'fixed, about 60 °C',
+        why: 'It condenses most of the winter, nobody has to understand it, and it is turned up on the coldest days.',
+      },
+      {
+        id: 'weather',
+        label: 'led by the weather',
+        why: 'Colder in mild weather, hotter in frost: the most efficient, once its curve is right.',
+      },
+    ],
+  },
+  {
+    id: 'flow-port',
+    only: 'tap',
+    question: 'The heater alone is tried at',
+    ways: [
+      {
+        id: 'service-port',
+        label: 'its service port',
+        why: 'Made for it, shuts again, and the water goes where the hose goes.',
+      },
+      {
+        id: 'relief-valve',
+        label: 'its relief valve',
+        why: 'Where there are no ports: quick, but it may not shut again, and then it is replaced.',
+      },
+    ],
+  },
+  {
+    id: 'descaling',
+    only: 'tap',
+    question: 'An exchanger is descaled',
+    ways: [
+      {
+        id: 'yearly',
+        label: 'once a year on hard water',
+        why: 'Scale that has grown thick takes hours, and may already have cooked the metal.',
+      },
+      {
+        id: 'on-a-sign',
+        label: 'on a sign',
+        why: 'A code, cut-outs, less flow: on soft water a yearly bath of acid does more harm than good.',
+      },
+    ],
+  },
 ];
+
+/** Schools that units of a family are worked by. */
+export const schoolsOf = (family: {
+  readonly tap?: { readonly hasFlow: boolean };
+}): readonly School[] =>
+  schools.filter(
+    ({ only }) =>
+      only === undefined ||
+      (family.tap === undefined
+        ? only === 'tank'
+        : only === 'tap' || (only === 'tap-loop' && family.tap.hasFlow)),
+  );
 
 export type ChosenWays = Readonly<Record<string, string>> | undefined;
 

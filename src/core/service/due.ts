@@ -1,6 +1,6 @@
 import { effectiveEntries, type Entry, type JobFile } from '../job-file';
 import type { WorkedUnit } from '../procedures';
-import type { Circumstance, CountedFrom, FirmIntervals, Service } from './intervals';
+import type { Circumstance, CountedFrom, FirmIntervals, ServedKind, Service } from './intervals';
 import { services } from './intervals';
 
 /** When something was last done on a unit, as ISO time, by the service that counts from it. */
@@ -23,6 +23,8 @@ export interface DueService {
 export interface ServedUnit extends WorkedUnit {
   /** `2019`, `2019-05` or a day: as the plate or the owner says. */
   readonly installed?: string;
+  /** What it warms: a tank, where nothing is said; a tap as it runs, straight or over a loop. */
+  readonly warms?: 'tank' | 'tap' | 'loop';
   readonly last: LastServed;
   readonly circumstances: ReadonlySet<Circumstance>;
 }
@@ -112,13 +114,30 @@ export function dueServices(
   intervals: FirmIntervals = {},
 ): DueService[] {
   return services
-    .filter(({ only }) => only === undefined || (only === 'mains' ? unit.isMains : unit.burnsGas))
+    .filter(({ only }) => only === undefined || isKind(unit, only))
     .flatMap((each) => dueOf(each, unit, now, intervals) ?? [])
     .sort(
       (one, other) =>
         Number(one.service.isAdvice ?? false) - Number(other.service.isAdvice ?? false) ||
         (one.dueAt ?? '').localeCompare(other.dueAt ?? ''),
     );
+}
+
+function isKind({ isMains, burnsGas, warms = 'tank' }: ServedUnit, only: ServedKind): boolean {
+  switch (only) {
+    case 'mains':
+      return isMains;
+    case 'storage':
+      return warms === 'tank';
+    case 'storage-gas':
+      return warms === 'tank' && burnsGas;
+    case 'tap-direct':
+      return warms === 'tap';
+    case 'tap-loop':
+      return warms === 'loop';
+    case 'tap-gas':
+      return warms !== 'tank' && burnsGas;
+  }
 }
 
 function dueOf(
@@ -185,6 +204,8 @@ export function monthsAfter(iso: string, months: number): Date {
 export interface ServedFamily {
   readonly burnsGas: boolean;
   readonly deadPoints: readonly unknown[];
+  /** Of a family that warms its tap as it runs. */
+  readonly tap?: { readonly hasFlow: boolean };
   readonly procedures: readonly { readonly id: string; readonly keyStep?: string }[];
 }
 
@@ -207,6 +228,7 @@ export function dueOfJob(
     {
       isMains: family.deadPoints.length > 0,
       burnsGas: family.burnsGas,
+      warms: family.tap ? (family.tap.hasFlow ? 'loop' : 'tap') : 'tank',
       installed: unit.installed,
       last: laterOf(unit.served ?? {}, servedOn(job, family)),
       circumstances: circumstancesOf(job),

@@ -21,6 +21,9 @@ export const circumstances = {
 
 export type Circumstance = keyof typeof circumstances;
 
+export type ServedKind =
+  'storage' | 'storage-gas' | 'mains' | 'tap-direct' | 'tap-loop' | 'tap-gas';
+
 export interface Service {
   readonly id: string;
   readonly title: string;
@@ -33,7 +36,8 @@ export interface Service {
   readonly procedure?: string;
   readonly note?: string;
   readonly isAdvice?: boolean;
-  readonly only?: 'mains' | 'gas';
+  /** Only on units of this kind: with a tank, heated by gas; warmed as it runs, straight or over a loop. */
+  readonly only?: ServedKind;
 }
 
 /** What comes due on storage heaters, with its usual interval. Common practice; a firm may change the intervals. */

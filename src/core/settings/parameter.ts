@@ -1,5 +1,6 @@
 import type { Quantity } from '../quantities';
 import storage from './storage-parameters.json' with { type: 'json' };
+import tap from './tap-parameters.json' with { type: 'json' };
 
 /** A parameter of a settings sheet, as data: a number in a range, or one of a few. */
 export interface SheetParameter {
@@ -23,6 +24,10 @@ export interface SheetParameter {
 
 /** What every storage heater has on its sheet beside its own dials. */
 export const storageParameters = storage as unknown as readonly SheetParameter[];
+
+/** What units that warm their tap as they run have beside their setpoints: straight, and over a loop that heats too. */
+export const directParameters = tap.direct as unknown as readonly SheetParameter[];
+export const loopParameters = tap.loop as unknown as readonly SheetParameter[];
 
 /** What a record needs to know of each: its quantity, or its values. */
 export const parameterKinds = (

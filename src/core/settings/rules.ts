@@ -32,9 +32,12 @@ export type RulePart =
   | string
   | { readonly celsius: number }
   | { readonly kelvin: number }
-  | { readonly seconds: number };
+  | { readonly seconds: number }
+  | { readonly litre: number }
+  | { readonly litrePerMinute: number }
+  | { readonly pascal: number };
 
-type Told = Pick<RuleFinding, 'state' | 'says'>;
+export type Told = Pick<RuleFinding, 'state' | 'says'>;
 
 interface Rule {
   readonly id: string;
@@ -58,9 +61,9 @@ const valveKelvin = { least: 2, steady: 10 } as const;
 const outletCelsius = { vulnerable: 44, bath: 48, usual: 52.5 } as const;
 const coldCelsius = 10;
 
-const unknown = (...says: readonly RulePart[]): Told => ({ state: 'unknown', says });
-const kept = (...says: readonly RulePart[]): Told => ({ state: 'kept', says });
-const broken = (...says: readonly RulePart[]): Told => ({ state: 'broken', says });
+export const unknown = (...says: readonly RulePart[]): Told => ({ state: 'unknown', says });
+export const kept = (...says: readonly RulePart[]): Told => ({ state: 'kept', says });
+export const broken = (...says: readonly RulePart[]): Told => ({ state: 'broken', says });
 
 const outletOf = (sheet: SheetContext): number | undefined => {
   if (sheet.choice('mixing-valve') === 'fitted') return sheet.number('mixing-valve-setpoint');

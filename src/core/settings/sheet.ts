@@ -2,8 +2,14 @@ import type { ApplianceFamily, FamilyPlate } from '../appliances';
 import type { JobState, SettingRecord } from '../job-file';
 import { numberOf, type Quantity } from '../quantities';
 import type { ChosenWays } from '../schools';
-import { storageParameters, type SheetParameter } from './parameter';
+import {
+  directParameters,
+  loopParameters,
+  storageParameters,
+  type SheetParameter,
+} from './parameter';
 import { ruleFindings, type RuleFinding } from './rules';
+import { tapFindings } from './tap-rules';
 
 /** A line of the sheet: as found, as left, and why. */
 export interface SheetLine {
@@ -32,19 +38,22 @@ export function settingsSheet(
   state: JobState,
   ways: ChosenWays,
 ): SettingsSheet | undefined {
-  const { storage } = family;
-  if (!storage) return undefined;
-  const dials: SheetParameter[] = family.settings.map(({ id, label, quantity, range }) => ({
-    id,
-    words: label,
-    kind: 'number',
-    quantity,
-    range,
-    usual: [47, 62],
-    mark: 'practice',
-  }));
+  const { storage, tap } = family;
+  if (!storage && !tap) return undefined;
+  const dials: SheetParameter[] = family.settings.map(
+    ({ id, label, quantity, range, usualBetween = [47, 62] }) => ({
+      id,
+      words: label,
+      kind: 'number',
+      quantity,
+      range,
+      usual: usualBetween,
+      mark: 'practice',
+    }),
+  );
+  const beside = tap ? (tap.hasFlow ? loopParameters : directParameters) : storageParameters;
   const now = (id: string, quantity?: Quantity) => standing(state.settings.get(id), quantity);
-  const lines = [...dials, ...storageParameters]
+  const lines = [...dials, ...beside]
     .filter(({ families }) => families?.includes(family.id) ?? true)
     .filter(({ onlyIf = {} }) =>
       Object.entries(onlyIf).every(([other, wanted]) => now(other) === wanted),
@@ -61,26 +70,40 @@ export function settingsSheet(
         isUnusual: typeof value === 'number' && (value < from || value > to),
       };
     });
-  const celsius = dials.flatMap(({ id }) => {
-    const value = now(id, 'temperature');
-    return typeof value === 'number' ? [value] : [];
-  });
-  const heaters = storage.heaters(plate);
+  const choice = (id: string) => {
+    const value = now(id);
+    return typeof value === 'string' ? value : undefined;
+  };
+  const number = (id: string) => {
+    const quantity = [...dials, ...beside].find((each) => each.id === id)?.quantity;
+    const value = now(id, quantity);
+    return typeof value === 'number' ? value : undefined;
+  };
+  const common = { lines, testLeft: testLeft(state) };
+  if (tap) {
+    const [first, second] = dials;
+    return {
+      ...common,
+      findings: tapFindings({
+        tapCelsius: number(first!.id),
+        flowCelsius: second && number(second.id),
+        hasFlow: tap.hasFlow,
+        ...tap.ratings(plate),
+        choice,
+        number,
+        ways,
+      }),
+    };
+  }
+  const celsius = dials.flatMap(({ id }) => number(id) ?? []);
+  const heaters = storage!.heaters(plate);
   return {
-    lines,
-    testLeft: testLeft(state),
+    ...common,
     findings: ruleFindings({
       dials: celsius,
-      choice: (id) => {
-        const value = now(id);
-        return typeof value === 'string' ? value : undefined;
-      },
-      number: (id) => {
-        const quantity = storageParameters.find((each) => each.id === id)?.quantity;
-        const value = now(id, quantity);
-        return typeof value === 'number' ? value : undefined;
-      },
-      litre: storage.litre(plate),
+      choice,
+      number,
+      litre: storage!.litre(plate),
       heaterWatt: Math.min(...heaters.map(({ watt }) => watt)),
       limitCelsius,
       ways,

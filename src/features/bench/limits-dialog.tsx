@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import { instrumentKinds } from '@/core/appliances';
+import { schoolsOf } from '@/core/schools';
 import { gasWorkAllowed, liveWorkAllowed, type Constraints } from '@/core/job-file';
 import { useFamily } from '@/features/record/family-context';
 import type { JobRecord } from '@/features/record/use-job-record';
@@ -83,6 +84,7 @@ export function LimitsDialog({ record, onClose }: { record: JobRecord; onClose()
         ]}
       />
       <SchoolChoices
+        of={schoolsOf(family)}
         chosen={constraints.schools}
         onChoose={(school, way) => void set({ schools: { ...constraints.schools, [school]: way } })}
       />

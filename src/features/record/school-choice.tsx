@@ -27,15 +27,17 @@ export function SchoolChoice({
   );
 }
 
-/** Every school. */
+/** Every school, or those of a family. */
 export function SchoolChoices({
+  of = schools,
   chosen,
   onChoose,
 }: {
+  of?: readonly School[];
   chosen: ChosenWays;
   onChoose(school: string, way: string): void;
 }) {
-  return schools.map((each) => (
+  return of.map((each) => (
     <SchoolChoice
       key={each.id}
       school={each}

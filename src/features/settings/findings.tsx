@@ -71,6 +71,9 @@ function partWords(part: RulePart, system: UnitSystem): string {
       ? `${Math.round(part.seconds)} s`
       : clockWords(Math.round(part.seconds));
   }
+  if ('litre' in part) return valueText(part.litre, 'volume', system);
+  if ('litrePerMinute' in part) return valueText(part.litrePerMinute, 'flow', system);
+  if ('pascal' in part) return valueText(part.pascal, 'pressure', system);
   const { number, symbol } = showValue(part.kelvin, 'temperature-difference', system);
   return `${number} ${symbol}`;
 }

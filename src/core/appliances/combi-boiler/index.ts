@@ -1,3 +1,4 @@
+import { loopParameters } from '../../settings/parameter';
 import { drawLimit } from '../../water';
 import { fireMeterOf } from '../gas-fired/meters';
 import { firePartRequirements } from '../gas-fired/part-requirements';
@@ -20,6 +21,7 @@ import parameters from './parameters.json' with { type: 'json' };
 import { drawCombi } from './picture';
 import { plateFields, plateOf, type CombiPlate } from './plate';
 import { answers, askedComplaints, questions } from './questions';
+import { combiProcedures } from './procedures';
 import { repairs } from './repairs';
 import { situations } from './situations';
 import { usualOrder } from './usual-order';
@@ -40,7 +42,7 @@ export const combiBoiler = signalFamily<CombiPlate, CombiStanding>({
   parameters: parameters as unknown as FamilyParameters,
   drawing,
   partRequirements: (kind, { fuel }) => firePartRequirements(kind, fuel),
-  procedures: [],
+  procedures: combiProcedures,
   checks,
   questions,
   askedComplaints,
@@ -49,13 +51,21 @@ export const combiBoiler = signalFamily<CombiPlate, CombiStanding>({
   plateFields,
   codes,
   settings: [
-    { id: 'tapSetpoint', label: 'Tap', quantity: 'temperature', range: [30, 70], usual: 48 },
+    {
+      id: 'tapSetpoint',
+      label: 'Tap',
+      quantity: 'temperature',
+      range: [30, 70],
+      usual: 48,
+      usualBetween: [44, 50],
+    },
     {
       id: 'flowSetpoint',
       label: 'Heating flow',
       quantity: 'temperature',
       range: [30, 90],
       usual: 60,
+      usualBetween: [45, 65],
     },
   ],
   pictureControls: [
@@ -221,6 +231,12 @@ export const combiBoiler = signalFamily<CombiPlate, CombiStanding>({
   answers,
   tap: {
     hasFlow: true,
+    ratings: ({ inputWatt, leastInputWatt, efficiency }) => ({
+      mostWatt: inputWatt * efficiency,
+      leastWatt: leastInputWatt * efficiency,
+      bodyJoulePerKelvin: 17_500 * (inputWatt / 26_500),
+    }),
+    parameters: loopParameters,
     follows: [
       ...atTap,
       ...lighting,

@@ -8,8 +8,9 @@ export interface SettingField {
   readonly quantity: Quantity;
   /** In the kept unit. */
   readonly range: readonly [least: number, most: number];
-  /** What it is about, where nothing is written yet. */
+  /** What it is about, where nothing is written yet; and what it is usually left between. */
   readonly usual: number;
+  readonly usualBetween?: readonly [from: number, to: number];
 }
 
 /** A control that may be put to another position on the picture. */

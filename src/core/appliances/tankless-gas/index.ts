@@ -1,3 +1,4 @@
+import { directParameters } from '../../settings/parameter';
 import { drawLimit } from '../../water';
 import { firePartRequirements } from '../gas-fired/part-requirements';
 import { fireMeterOf } from '../gas-fired/meters';
@@ -20,6 +21,7 @@ import parameters from './parameters.json' with { type: 'json' };
 import { drawTankless } from './picture';
 import { plateFields, plateOf, type TanklessPlate } from './plate';
 import { answers, askedComplaints, questions } from './questions';
+import { tanklessProcedures } from './procedures';
 import { repairs } from './repairs';
 import { usualOrder } from './usual-order';
 import { words } from './words';
@@ -34,7 +36,7 @@ export const tanklessGas = signalFamily<TanklessPlate, TanklessStanding>({
   parameters: parameters as unknown as FamilyParameters,
   drawing,
   partRequirements: (kind, { fuel }) => firePartRequirements(kind, fuel),
-  procedures: [],
+  procedures: tanklessProcedures,
   checks,
   questions,
   askedComplaints,
@@ -43,7 +45,14 @@ export const tanklessGas = signalFamily<TanklessPlate, TanklessStanding>({
   plateFields,
   codes,
   settings: [
-    { id: 'setpoint', label: 'Setpoint', quantity: 'temperature', range: [30, 85], usual: 49 },
+    {
+      id: 'setpoint',
+      label: 'Setpoint',
+      quantity: 'temperature',
+      range: [30, 85],
+      usual: 49,
+      usualBetween: [44, 52],
+    },
   ],
   pictureControls: [
     {
@@ -216,6 +225,12 @@ export const tanklessGas = signalFamily<TanklessPlate, TanklessStanding>({
   answers,
   tap: {
     hasFlow: false,
+    ratings: ({ inputWatt, leastInputWatt, efficiency }) => ({
+      mostWatt: inputWatt * efficiency,
+      leastWatt: leastInputWatt * efficiency,
+      bodyJoulePerKelvin: 6000 * (inputWatt / 44_000),
+    }),
+    parameters: directParameters,
     follows: [...heated, ...lighting, 'start.flow', 'request.on', 'inlet-sensor.whole'],
     standingKey: () => '',
     opened: (state) => ({

@@ -11,8 +11,10 @@ import type {
   PlateFact,
   StopWords,
   StorageWater,
+  TapWater,
 } from '../../appliance-family';
 import type { KeyedTank } from '../logged-water';
+import type { SheetParameter } from '../../../settings/parameter';
 import type { Drawing } from '../../drawing';
 import type { CheckWords, FamilyCodes, Question, Repair } from '../../family';
 import type { PictureState } from '../../picture';
@@ -181,6 +183,9 @@ export interface SignalDeclaration<Plate extends FamilyPlate, S extends Standing
 /** A tap under a family of signals: what is watched at it, and what that follows. */
 export interface SignalTap<Plate extends FamilyPlate, S extends Standing> {
   readonly hasFlow: boolean;
+  ratings(plate: Plate): ReturnType<TapWater['ratings']>;
+  /** The sheet of its settings beside its setpoints. */
+  readonly parameters: readonly SheetParameter[];
   readonly follows: readonly string[];
   standingKey(standing: S): string;
   /** The state of a unit whose tap was opened. */

@@ -343,6 +343,7 @@ function catalogueOf<Plate extends FamilyPlate, S extends Standing>({
   readsBetween,
   codes,
   water,
+  tap,
 }: SignalDeclaration<Plate, S>): Omit<FamilyCatalogue, 'procedures' | 'services'> {
   const shown = access.facts.filter((each) => each.shownBy !== undefined);
   const source = {
@@ -363,6 +364,7 @@ function catalogueOf<Plate extends FamilyPlate, S extends Standing>({
     settings: new Map([
       ...settings.map(({ id, quantity }) => [id, { quantity }] as const),
       ...(water ? parameterKinds(storageParameters) : []),
+      ...(tap ? parameterKinds(tap.parameters) : []),
     ]),
     points: new Map([...Object.entries(names.points ?? {}), hotTap]),
     gasPoints: new Set(gasPoints),

@@ -136,6 +136,7 @@ export function signalTap<Plate extends FamilyPlate, S extends Standing>(
   };
   return {
     hasFlow: tap.hasFlow,
+    ratings: (plate) => tap.ratings(plate as Plate),
     observablesOfLog: (course, before, { fromSecond, untilSecond } = {}) =>
       tapLogsOf(course, fromSecond, untilSecond)
         .filter(tellsOfTap)
