@@ -475,6 +475,8 @@ describe('the demo data', () => {
         'diagnose',
         'diagnose',
         'diagnose',
+        'diagnose',
+        'diagnose',
         'verdict',
         'waiting',
       ]);

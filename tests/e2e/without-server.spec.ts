@@ -48,7 +48,7 @@ async function prepare(page: Page): Promise<void> {
 }
 
 /** Of the demo data. */
-const openJobs = 8;
+const openJobs = 10;
 
 test('pages that were opened before open again', async ({ page, context }) => {
   await prepare(page);

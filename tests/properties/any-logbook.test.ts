@@ -175,9 +175,14 @@ describe.each(families.map((family) => [family.id, family] as const))(
             if (!read.ok) return;
             touched += 1;
             const open = diagnoseJob(read.job, { depth: 'one-step', brief: true });
-            const { good, bands } = probePicture(open, { between }, setting)!;
-            expect(bands.length).toBeGreaterThan(0);
-            expect(good).toBeDefined();
+            const answer = probePicture(open, { between }, setting);
+            // Where a family's model has nothing between two terminals, nothing is told of them.
+            if (!answer) {
+              expect(family.tap).toBeDefined();
+              return;
+            }
+            expect(answer.bands.length).toBeGreaterThan(0);
+            expect(answer.good).toBeDefined();
           },
         ),
         runs,

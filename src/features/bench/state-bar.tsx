@@ -96,12 +96,12 @@ export function StateBar({ job, state, isHearing, trouble, openRun, onMakeSafe }
           <Link href={`/jobs/${head.id}/procedures`} className="button hidden lg:inline-flex">
             Procedures
           </Link>
-          {family.storage && (
+          {(family.storage ?? family.tap) && (
             <Link href={`/jobs/${head.id}/temperatures`} className="button hidden lg:inline-flex">
               Temperatures
             </Link>
           )}
-          {family.storage && (
+          {(family.storage ?? family.tap) && (
             <Link href={`/jobs/${head.id}/settings`} className="button hidden xl:inline-flex">
               Settings
             </Link>

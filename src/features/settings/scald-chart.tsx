@@ -13,7 +13,16 @@ const bathCelsius = 48;
  * Both risks at a glance: how soon the outlet burns, against what may grow where it is stored. Where a mixing valve stands
  * between, it is the way from the one to the other.
  */
-export function ScaldChart({ sheet, system }: { sheet: SettingsSheet; system: UnitSystem }) {
+export function ScaldChart({
+  sheet,
+  stores,
+  system,
+}: {
+  sheet: SettingsSheet;
+  /** Whether hot water is stored, so that something may grow in it. */
+  stores: boolean;
+  system: UnitSystem;
+}) {
   const { stored, outlet, isMixed } = markedOf(sheet);
   const options = useMemo(
     () => (ink: ChartInk) => {
@@ -112,9 +121,11 @@ export function ScaldChart({ sheet, system }: { sheet: SettingsSheet; system: Un
         label="How soon adult skin burns by temperature, with what is stored, what comes out, and 60 °C; the numbers stand in the rules above"
       />
       <p className="text-small">
-        {isMixed
-          ? 'The valve takes what is stored, where nothing grows, down to what no bath burns at.'
-          : 'Stored at 60 °C and mixed to 48, both are satisfied. Without a valve between, what is safe for the one is not for the other.'}{' '}
+        {!stores
+          ? 'Nothing is stored: only how soon it burns counts here.'
+          : isMixed
+            ? 'The valve takes what is stored, where nothing grows, down to what no bath burns at.'
+            : 'Stored at 60 °C and mixed to 48, both are satisfied. Without a valve between, what is safe for the one is not for the other.'}{' '}
         A child&apos;s skin burns sooner.
       </p>
     </section>
@@ -131,6 +142,9 @@ function markedOf({ lines }: SettingsSheet) {
     .flatMap(({ left, found }) =>
       typeof (left ?? found) === 'number' ? [(left ?? found) as number] : [],
     );
+  // Warmed as it runs: nothing is stored, and the setpoint is what comes out.
+  const tap = value('tapSetpoint') ?? value('setpoint');
+  if (typeof tap === 'number') return { stored: undefined, outlet: tap, isMixed: false };
   const isMixed = value('mixing-valve') === 'fitted';
   const mixed = value('mixing-valve-setpoint');
   return {

@@ -49,7 +49,7 @@ function Settings({ initial, system }: { initial: JobFile; system: UnitSystem })
           <SheetTable record={record} sheet={sheet} system={system} />
           <div className="min-w-0 space-y-6">
             <Findings findings={sheet.findings} system={system} />
-            <ScaldChart sheet={sheet} system={system} />
+            <ScaldChart sheet={sheet} stores={family.storage !== undefined} system={system} />
           </div>
         </div>
       ) : (

@@ -87,6 +87,11 @@ const gasPlate = (valve: 'thermocouple' | 'thermopile', watt: number, litre: num
   volume: { litre },
 });
 
+const burnerSite = (family: string, customer: string, address: string) => ({
+  ...gasSite(customer, address),
+  family,
+});
+
 const kettleCorner = {
   ...site('The Kettle Corner', '5 Weir Steps'),
   family: 'electric-storage-one-element',
@@ -248,5 +253,39 @@ export const demoJobs: readonly DemoJob[] = [
     fault: 'lower-element.open',
     seed: 3,
     until: { stage: 'watched', minutes: 90 },
+  },
+  {
+    technician: 'ines',
+    hoursAgo: 5,
+    unit: {
+      ...burnerSite('combi-boiler', 'Marlow Quay Flats', '2 Ropewalk'),
+      make: 'Corvell',
+      model: 'K26',
+      serial: 'K26-55031',
+      installed: '2017-11',
+      plate: { fuel: 'natural-gas', input: { watt: 26_500, basis: 'gross' as const } },
+    },
+    fault: 'plate.blocked',
+    seed: 3,
+    until: { stage: 'watched', minutes: 2 },
+  },
+  {
+    technician: 'teo',
+    hoursAgo: 6,
+    unit: {
+      ...burnerSite('tankless-gas', 'Sable & Finch Bakery', '31 Upper Mill Street'),
+      make: 'Tarn',
+      model: 'Q44',
+      serial: 'TQ-44702',
+      installed: '2022-04',
+      plate: {
+        fuel: 'natural-gas',
+        input: { watt: 44_000, basis: 'gross' as const },
+        condensing: true,
+      },
+    },
+    fault: 'strainer.blocked',
+    seed: 5,
+    until: { stage: 'diagnose', checks: 4 },
   },
 ];

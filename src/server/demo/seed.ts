@@ -226,15 +226,28 @@ function watchedEntries(
   const unit = simulatedFamilyOf(family.id).inTime(family.plateOf(start), seededRandom(seed), [
     fault,
   ]);
-  const dials = family.settings.map(({ id: setting }): Entry => ({
+  const dials = family.settings.map(({ id: setting, usual }): Entry => ({
     id: clock.newId(),
     at: clock.after(1),
     kind: 'setting',
     setting,
     as: 'found',
-    value: { celsius: 50 },
+    value: { celsius: family.tap ? usual : 50 },
   }));
   const begun = Date.parse(clock.after(2));
+  if (family.tap) {
+    return [
+      ...dials,
+      ...watchUnit(unit, {
+        seconds: 148,
+        everySecond: 4,
+        places: unit.usualPlaces,
+        tap: { from: 8, until: 132, litrePerMinute: 8 },
+        startsAt: begun,
+        newId: () => clock.newId(),
+      }),
+    ];
+  }
   return [
     ...dials,
     ...watchUnit(unit, {

@@ -12,6 +12,10 @@ const complaints: Readonly<Record<string, readonly string[]>> = {
   swings: ['It swings between hot and cold.'],
   code: ['A light on it blinks.'],
   leak: ['There is a damp patch at the heater.'],
+  late: ['It takes minutes until it comes hot.'],
+  'dead-display': ['The display is dark.'],
+  'heating-only': ['The heating is fine, the tap stays cold.'],
+  'hot-water-only': ['Hot water is fine, the radiators stay cold.'],
   'trips-breaker': ['It throws the breaker.'],
   'trips-rcd': ['It throws the earth-leakage switch.'],
 };

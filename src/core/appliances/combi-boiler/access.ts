@@ -8,24 +8,24 @@ const facts: readonly AccessFactDeclaration[] = [
   {
     id: 'drained',
     order:
-      'Flow, return and cold isolated, cooled, hot tap open, the boiler alone drained, electrics covered',
-    undo: 'Refilled to 1 to 1.5 bar with the boiler off, vented, no drips',
+      'Draw the boiler down: flow, return and cold isolated, cooled, hot tap open, electrics covered',
+    undo: 'Refill to 1 to 1.5 bar with the boiler off, vented, no drips',
     with: ['power-off'],
   },
   {
     id: 'cold-off',
-    order: 'Cold isolated, pressure let off at a tap',
-    undo: 'Cold open with a hot tap open, then the tap shut: no drips',
+    order: 'Cold off, pressure let off at a tap',
+    undo: 'Open the cold with a hot tap open, then shut the tap: no drips',
   },
   {
     id: 'tap-two-minutes-drawn',
-    order: 'A tap open from cold for two minutes, the display watched: it scalds',
+    order: 'Open a tap from cold for two minutes and watch the display: it scalds',
     ends: ['heating-warmed'],
     lapses: true,
   },
   {
     id: 'heating-warmed',
-    order: 'All valves open, room thermostat at its highest, ten minutes',
+    order: 'Open all radiator valves, room thermostat at its highest, ten minutes',
     ends: ['tap-two-minutes-drawn'],
     lapses: true,
   },

@@ -15,17 +15,21 @@ export const fireAccess: { readonly facts: readonly AccessFactDeclaration[] } = 
     {
       id: 'case',
       order:
-        'Front case off, screws kept, its seal looked at. Where it closes the combustion chamber the burner never runs without it',
-      undo: 'Case back on, tight on its seal',
+        'Take the front case off, its seal looked at. Where it closes the combustion chamber the burner never runs without it',
+      undo: 'Put the case back, tight on its seal',
     },
     {
       id: 'power-off',
-      order: 'Plug out or spur off, proved dead at the supply terminals',
+      order: 'Power off at plug or spur, proved dead at the supply terminals',
       undo: 'Power on again',
       ends: ['live'],
       lapses: true,
     },
-    { id: 'live', order: 'Case off and powered: one hand, insulated probes', lapses: true },
+    {
+      id: 'live',
+      order: 'Take it as live: case off and powered, one hand, insulated probes',
+      lapses: true,
+    },
     {
       id: 'manometer',
       order: 'Gas off, test nipple opened, manometer on',
@@ -33,13 +37,17 @@ export const fireAccess: { readonly facts: readonly AccessFactDeclaration[] } = 
       undo: 'Manometer off, nipple tight and leak-tested',
       with: ['no-gas-smell'],
     },
-    { id: 'analyser', order: 'Analyser warm, zeroed in fresh air, probe in the flue test point' },
-    { id: 'ladder', order: 'Reach the terminal by a ladder that somebody holds' },
+    {
+      id: 'analyser',
+      order:
+        'Put the analyser’s probe in the flue test point, once it is warm and zeroed in fresh air',
+    },
+    { id: 'ladder', order: 'Put up a ladder to the terminal, that somebody holds' },
     {
       id: 'burner-open',
-      order: 'Gas cock shut, cooled, combustion door off',
+      order: 'Gas off at the cock, cooled, combustion door off',
       opensGas: true,
-      undo: 'Combustion door on with a new gasket, leak check, and a combustion reading once it burns',
+      undo: 'Put the combustion door on with a new gasket, leak check, and a combustion reading once it burns',
       with: ['no-gas-smell', 'power-off'],
     },
   ],

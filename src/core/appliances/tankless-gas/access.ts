@@ -7,12 +7,12 @@ const facts: readonly AccessFactDeclaration[] = [
   ...fireAccess.facts,
   {
     id: 'water-off',
-    order: 'Cold and hot isolation shut, pressure let off at a service port',
+    order: 'Cold off and hot isolation shut, pressure let off at a service port',
     undo: 'Open both isolations slowly, no drips',
   },
   {
     id: 'hose',
-    order: 'Hose on the hot service port, end in a bucket or drain, secured: it scalds',
+    order: 'Put a hose on the hot service port, its end in a bucket or drain, secured: it scalds',
     undo: 'Shut the hot port, hose off, hot isolation open',
   },
 ];

@@ -190,9 +190,11 @@ export function signalFamilyModel<Plate extends FamilyPlate, S extends Standing>
         follows.byStanding ? declaration.standingKey(standing) : '',
         ...(gates.length > 0 ? gatesOf(found(index, given).signals, gates) : []),
       ].join(' ');
-      const known = made.get(key);
+      const isRough =
+        declaration.pairsSpreadAsGood === true && hypothesis.grid === 'coarse' && index !== good;
+      const madeKey = `${key} ${isRough}`;
+      const known = made.get(madeKey);
       if (known) return known;
-      const isRough = declaration.pairsSpreadAsGood && hypothesis.grid === 'coarse';
       const read = (nudged: Nudge | undefined): number => {
         if (signal !== undefined) {
           if (!nudged) return found(index, given).signals[signal]!;
@@ -212,7 +214,7 @@ export function signalFamilyModel<Plate extends FamilyPlate, S extends Standing>
         read,
         isRough ? restOf(index) : undefined,
       );
-      made.set(key, prediction);
+      made.set(madeKey, prediction);
       return prediction;
     };
     return predictions;
