@@ -50,7 +50,7 @@ export const plateFields = ({ elements, supplies }: Heater): PlateField[] => [
     what: 'Litres',
     quantity: 'volume',
     pointer: '/unit/plate/volume/litre',
-    range: [5, 2000],
+    range: plateLimits.litre,
     isOptional: true,
     isAside: true,
   },

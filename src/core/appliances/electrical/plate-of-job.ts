@@ -28,6 +28,7 @@ export function plateOf(
   for (const { id } of elements) {
     checkLimits(`/unit/plate/elements/${id}/watt`, elementWatt[id]!, 'watt');
   }
+  if (volume) checkLimits('/unit/plate/volume/litre', volume.litre, 'litre');
   return {
     ratedVolt: rated.volt,
     elementWatt,

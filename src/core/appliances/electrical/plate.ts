@@ -14,7 +14,7 @@ export interface Plate {
 }
 
 /** Rated values that a domestic electric heater may have. Beyond them a plate was misread. Common practice. */
-export const plateLimits = { volt: [100, 600], watt: [200, 20_000] } as const;
+export const plateLimits = { volt: [100, 600], watt: [200, 20_000], litre: [5, 2000] } as const;
 
 /** Resistance of an element by its plate, in ohms: V²/P (Joule's and Ohm's laws). */
 export const elementOhm = (ratedVolt: number, watt: number): number => ratedVolt ** 2 / watt;
