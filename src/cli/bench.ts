@@ -6,6 +6,7 @@ import { fileURLToPath } from 'node:url';
 import { isMainThread, parentPort, Worker, workerData } from 'node:worker_threads';
 import {
   at90,
+  benchedTaps,
   bestPossible,
   countContradictions,
   gasParts,
@@ -15,6 +16,8 @@ import {
   plannersCost,
   reduce,
   reportOf,
+  tapParts,
+  tapReportOf,
   type Part,
   type UnitOutcome,
 } from '../core/benchmark';
@@ -48,11 +51,16 @@ const unitsInChunk = 50;
  */
 export async function bench(root: string, words: readonly string[]): Promise<number> {
   const [first, second] = words;
-  const isGas = first === gasId;
-  const argument = isGas ? second : first;
+  const tap =
+    first !== undefined && Object.hasOwn(benchedTaps, first) ? benchedTaps[first] : undefined;
+  const isNamed = first === gasId || tap !== undefined;
+  const argument = isNamed ? second : first;
   const share = argument === undefined ? 1 : Number(argument);
-  if (!(share > 0 && share <= 1) || words.length > (isGas ? 2 : 1)) {
-    console.error(`A share of the units is a number above 0, up to 1; a family is ${gasId}.`);
+  if (!(share > 0 && share <= 1) || words.length > (isNamed ? 2 : 1)) {
+    const named = [gasId, ...Object.keys(benchedTaps)].join(', ');
+    console.error(
+      `A share of the units is a number above 0, up to 1; a family is one of ${named}.`,
+    );
     return 2;
   }
   const random = seededRandom(unseenSeeds[0]!);
@@ -64,9 +72,12 @@ export async function bench(root: string, words: readonly string[]): Promise<num
     seeds: unseenSeeds,
     random: () => random.next(),
   };
-  const [name, page] = isGas
-    ? [gasId, gasReportOf(await runChunks(chunksOf(gasParts, share)), circumstances)]
-    : ['diagnosis', await electricPage(share, circumstances)];
+  const name = isNamed ? first! : 'diagnosis';
+  const page = tap
+    ? tapReportOf(tap, await runChunks(chunksOf(tapParts(tap), share)), circumstances)
+    : isNamed
+      ? gasReportOf(await runChunks(chunksOf(gasParts, share)), circumstances)
+      : await electricPage(share, circumstances);
   const file = path.join(root, `docs/benchmarks/${name}.md`);
   if (share === 1) {
     mkdirSync(path.dirname(file), { recursive: true });
@@ -205,7 +216,9 @@ export const isBenchWorker = !isMainThread && workerData === 'bench';
 
 export function serveBench(): void {
   parentPort!.on('message', ({ part, seed, from, to }: Chunk) => {
-    const { run } = [...parts, ...gasParts].find((each) => each.name === part)!;
+    const { run } = [...parts, ...gasParts, ...Object.values(benchedTaps).flatMap(tapParts)].find(
+      (each) => each.name === part,
+    )!;
     const outcomes = Array.from({ length: to - from }, (_, k) =>
       run(seed, from + k, () => performance.now()),
     );

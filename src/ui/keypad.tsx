@@ -12,6 +12,8 @@ export interface KeypadProps {
   readonly goesOver: boolean;
   /** Ohms have a step to kΩ. */
   readonly hasOhms: boolean;
+  /** What is read may lie below nought: a difference, a draught, frost. */
+  readonly goesBelow?: boolean;
   readonly disabledReason?: string;
 }
 
@@ -21,7 +23,7 @@ const digitRows = [
   ['1', '2', '3'],
 ] as const;
 
-/** The application's own keypad: digits, point, over range, unit step, and Enter that repeats the value. */
+/** The application's own keypad: digits, point, over range, unit step or sign, and Enter that repeats the value. */
 export function Keypad({
   text,
   onChange,
@@ -29,9 +31,11 @@ export function Keypad({
   entering,
   goesOver,
   hasOhms,
+  goesBelow = false,
   disabledReason,
 }: KeypadProps) {
   const isKilo = /k$/i.test(text);
+  const isBelow = /^[-−]/.test(text);
   const press = (key: string) => onChange(pressed(text, key));
   const keyClass =
     'flex items-center justify-center border-edge min-h-13 text-value font-medium active:bg-well focus-visible:outline-offset-[-3px]';
@@ -91,22 +95,38 @@ export function Keypad({
         {goesOver ? 'OL' : ''}
         {goesOver && <span className="text-small font-normal text-ink-2">over range</span>}
       </button>
-      <button
-        type="button"
-        disabled={!hasOhms}
-        aria-pressed={isKilo}
-        aria-label="kilo-ohms"
-        className={`${keyClass} flex-col border-t border-l-2 border-l-rule! leading-tight disabled:text-ink-2`}
-        style={{ gridColumn: 4, gridRow: 2 }}
-        onClick={() =>
-          onChange(isKilo ? text.slice(0, -1) : text === 'OL' || text === '' ? text : `${text}k`)
-        }
-      >
-        {hasOhms ? (isKilo ? 'kΩ' : 'Ω') : ''}
-        {hasOhms && (
-          <span className="text-small font-normal text-ink-2">{isKilo ? 'for Ω' : 'for kΩ'}</span>
-        )}
-      </button>
+      {goesBelow && !hasOhms ? (
+        <button
+          type="button"
+          aria-pressed={isBelow}
+          aria-label="below nought"
+          className={`${keyClass} flex-col border-t border-l-2 border-l-rule! leading-tight`}
+          style={{ gridColumn: 4, gridRow: 2 }}
+          onClick={() => onChange(isBelow ? text.slice(1) : text === 'OL' ? '-' : `-${text}`)}
+        >
+          {isBelow ? '+' : '−'}
+          <span className="text-small font-normal text-ink-2">
+            {isBelow ? 'above nought' : 'below nought'}
+          </span>
+        </button>
+      ) : (
+        <button
+          type="button"
+          disabled={!hasOhms}
+          aria-pressed={isKilo}
+          aria-label="kilo-ohms"
+          className={`${keyClass} flex-col border-t border-l-2 border-l-rule! leading-tight disabled:text-ink-2`}
+          style={{ gridColumn: 4, gridRow: 2 }}
+          onClick={() =>
+            onChange(isKilo ? text.slice(0, -1) : text === 'OL' || text === '' ? text : `${text}k`)
+          }
+        >
+          {hasOhms ? (isKilo ? 'kΩ' : 'Ω') : ''}
+          {hasOhms && (
+            <span className="text-small font-normal text-ink-2">{isKilo ? 'for Ω' : 'for kΩ'}</span>
+          )}
+        </button>
+      )}
       <button
         type="button"
         aria-disabled={entering === undefined || disabledReason !== undefined}
@@ -130,6 +150,6 @@ function pressed(text: string, key: string): string {
   if (text === 'OL') return key === '.' ? '0.' : key;
   const [number, step] = /k$/i.test(text) ? [text.slice(0, -1), 'k'] : [text, ''];
   if (key === '.' && /[.,]/.test(number)) return text;
-  if (number.length >= 7) return text;
+  if (number.replace(/^[-−]/, '').length >= 7) return text;
   return `${number}${key}${step}`;
 }

@@ -206,7 +206,7 @@ export async function enterAnswer(
   await andEntered(page, () => page.getByRole('button', { name: /^Enter/ }).click());
 }
 
-function keysOf(
+export function keysOf(
   quantity: string | undefined,
   answer: Exclude<SimulatedAnswer, { kind: 'outcome' }>,
 ): string {
@@ -217,7 +217,8 @@ function keysOf(
     quantity === 'resistance'
       ? answer.value
       : fromKept(answer.value, shownUnit(quantity as Quantity, 'us'));
-  return shown.toFixed(shown < 10 ? 2 : shown < 1000 ? 1 : 0);
+  const size = Math.abs(shown);
+  return shown.toFixed(size < 10 ? 2 : size < 1000 ? 1 : 0);
 }
 
 export async function pressKeys(page: Page, text: string): Promise<void> {
@@ -230,7 +231,7 @@ export async function pressKeys(page: Page, text: string): Promise<void> {
     return;
   }
   for (const key of text) {
-    const name = key === '.' ? 'decimal point' : key;
+    const name = key === '.' ? 'decimal point' : key === '-' ? 'below nought' : key;
     await keypad.getByRole('button', { name, exact: true }).click();
   }
 }

@@ -38,6 +38,8 @@ export interface Drawing {
   readonly places?: Readonly<Record<string, Point>>;
   /** Places where something is read by the name of the place: a test port, an outlet, a meter. */
   readonly points?: Readonly<Record<string, DrawnTerminal>>;
+  /** The point at which each place of a log is, where one is drawn. */
+  readonly placePoints?: Readonly<Record<string, string>>;
 }
 
 export type Medium = 'gas' | 'cold-water' | 'hot-water' | 'air' | 'flue-gas';

@@ -13,3 +13,5 @@ export { at90, parts } from './parts';
 export { bestPossible, plannersCost, reduce } from './reduced-model';
 export { reportOf, type Measured } from './report';
 export { measureSpeed } from './speed';
+export { benchedTaps, tapParts } from './tap-parts';
+export { tapReportOf } from './tap-report';

@@ -24,6 +24,8 @@ export interface UnitOutcome {
   /** The verdict was that something is wrong that is in no list. */
   readonly isNamedUnlisted: boolean;
   readonly isRight: boolean;
+  /** Its likeliest repair is one that the unit needs. */
+  readonly isLikeliestNeeded: boolean;
   readonly isSingle: boolean;
   readonly probability?: number;
   readonly minutes: number;
@@ -59,12 +61,13 @@ export function part(
       const subject = benchmarkUnit(benched, seed, index, options, schools);
       const run = runStrategy(benched, subject, strategyFor(benched), now);
       const { repairs: needed } = subject.unit;
+      const isLikeliestNeeded = needed.includes(likeliestRepair(benched, run.job));
       const isAll = (found: readonly string[]) => [...found].sort().join() === needed.join();
       return {
         unit: `${seed}-${index}`,
         isNamedUnlisted: run.repairs.includes('look-further'),
-        isRight:
-          right === 'all' ? isAll(run.repairs) : needed.includes(likeliestRepair(benched, run.job)),
+        isRight: right === 'all' ? isAll(run.repairs) : isLikeliestNeeded,
+        isLikeliestNeeded,
         isSingle: subject.unit.faults.length === 1,
         probability: run.probability,
         minutes: run.minutes,

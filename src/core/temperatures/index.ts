@@ -7,6 +7,7 @@
  * answer.courses // []
  * answer.explanations.length // 4
  */
+export { knownCelsiusOf } from './known-temperatures';
 export type { LogFacts } from './log-facts';
 export type { ProofLevel, ProofRun } from './proof-run';
 export { temperatureAnswer } from './temperature-answer';

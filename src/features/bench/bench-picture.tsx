@@ -1,8 +1,9 @@
 'use client';
 
-import { memo } from 'react';
+import { memo, useMemo } from 'react';
 import type { BenchAnswer } from '@/core/job-diagnosis';
 import type { JobFile } from '@/core/job-file';
+import { knownCelsiusOf } from '@/core/temperatures';
 import { valueText, type UnitSystem } from '@/core/quantities';
 import { useFamily, useWords } from '@/features/record/family-context';
 import { UnitPicture } from '@/ui/unit-picture';
@@ -29,6 +30,7 @@ export const BenchPicture = memo(function BenchPicture({
 }) {
   const family = useFamily();
   const words = useWords();
+  const known = useMemo(() => knownCelsiusOf(job, family), [job, family]);
   const [leading] = answer.answer.suspects;
   return (
     <UnitPicture
@@ -40,6 +42,7 @@ export const BenchPicture = memo(function BenchPicture({
       watts={wattsOf(family, job)}
       colours={coloursOf(job)}
       suspectedPart={partOfRepair(family, leading?.repair, leading?.probability)}
+      known={known}
       temperature={(celsius) => valueText(celsius, 'temperature', system)}
       crop={crop}
       label={pictureWords(words, probes, clampOn, answer.state.lifted, answer.picture)}

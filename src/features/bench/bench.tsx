@@ -295,6 +295,7 @@ function OpenBench({ initial, first, system }: BenchProps) {
                       onEnter={enterReading}
                       entering={enteringText}
                       goesOver={quantityTable[quantity].goesOver}
+                      goesBelow={quantityTable[quantity].reach[0] < 0}
                       hasOhms={quantity === 'resistance'}
                     />
                   </div>
@@ -363,7 +364,7 @@ function OpenBench({ initial, first, system }: BenchProps) {
             {isWide && picture?.(false)}
             <button
               type="button"
-              className="button absolute bottom-2 left-2 bg-sheet"
+              className={`button absolute left-2 bg-sheet ${family.drawing.points ? 'top-2' : 'bottom-2'}`}
               onClick={openPicture}
             >
               {family.drawing.points ? 'Touch a point' : 'Touch any two'}

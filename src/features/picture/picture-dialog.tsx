@@ -3,6 +3,7 @@
 import { useMemo, useState } from 'react';
 import type { BenchAnswer, PictureSetting } from '@/core/job-diagnosis';
 import type { JobFile } from '@/core/job-file';
+import { knownCelsiusOf } from '@/core/temperatures';
 import { valueText, type UnitSystem } from '@/core/quantities';
 import { pictureWords } from '@/features/bench/picture-words';
 import { useFamily, useWords } from '@/features/record/family-context';
@@ -17,6 +18,8 @@ import { StateTables } from './state-tables';
 import { touchedTarget, usePicture } from './use-picture';
 
 const asItIs: PictureSetting = {};
+/** What was read was read as the unit stood: in another state only the model speaks. */
+const nothingRead = {};
 
 /** The picture as an instrument: set it, see what is live and what flows, touch two terminals or a point. */
 export function PictureDialog({
@@ -41,6 +44,7 @@ export function PictureDialog({
   const [probes, setProbes] = useState<readonly string[]>(touched ? [touched] : []);
   const target = useMemo(() => touchedTarget(family, probes), [family, probes]);
   const found = usePicture(job, setting, target);
+  const known = useMemo(() => knownCelsiusOf(job, family), [job, family]);
   const picture = found?.picture ?? answer?.picture;
   if (!picture) return null;
 
@@ -75,6 +79,7 @@ export function PictureDialog({
                 probes={probes}
                 watts={wattsOf(family, job)}
                 colours={coloursOf(job)}
+                known={isSet ? nothingRead : known}
                 temperature={(celsius) => valueText(celsius, 'temperature', system)}
                 label={pictureWords(words, probes, undefined, picture.lifted, picture)}
                 onTerminal={touch}
@@ -140,7 +145,13 @@ export function PictureDialog({
           )}
         </div>
       </div>
-      <StateTables picture={picture} probes={probes} onTouch={touch} system={system} />
+      <StateTables
+        picture={picture}
+        known={known}
+        probes={probes}
+        onTouch={touch}
+        system={system}
+      />
     </Dialog>
   );
 }

@@ -9,6 +9,8 @@ const pathWords = { flows: 'flows', stands: 'stands still', empty: 'nothing in i
 interface StateTablesProps {
   readonly picture: PictureState;
   readonly probes: readonly string[];
+  /** What was last read at named points, in °C. */
+  readonly known: Readonly<Record<string, number>>;
   onTouch(id: string): void;
   readonly system: UnitSystem;
 }
@@ -46,7 +48,7 @@ function Folded({ title, children }: { title: string; children: ReactNode }) {
   );
 }
 
-function PointTable({ picture, probes, onTouch, system }: StateTablesProps) {
+function PointTable({ picture, probes, known, onTouch, system }: StateTablesProps) {
   const { drawing } = useFamily();
   return (
     <table className="w-full border-collapse text-small">
@@ -55,6 +57,7 @@ function PointTable({ picture, probes, onTouch, system }: StateTablesProps) {
         <tr className="border-b-[1.5px] border-rule text-left text-ink-2">
           <th className="py-1 font-normal">point</th>
           <th className="font-normal">by the model</th>
+          <th className="font-normal">last read</th>
           <th className="font-normal">look</th>
         </tr>
       </thead>
@@ -68,6 +71,7 @@ function PointTable({ picture, probes, onTouch, system }: StateTablesProps) {
                 {name}
               </th>
               <td>{valueText(readout.value, readout.quantity, system)}</td>
+              <td>{known[id] === undefined ? '' : valueText(known[id], 'temperature', system)}</td>
               <td>
                 <button
                   type="button"

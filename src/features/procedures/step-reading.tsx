@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { gasWorkAllowed, liveWorkAllowed, quantityOf, type ProcedureRun } from '@/core/job-file';
 import type { StepOutcome, UnstampedEntry } from '@/core/procedures';
-import { keyOfQuantity, parseReading, type UnitSystem } from '@/core/quantities';
+import { keyOfQuantity, parseReading, quantityTable, type UnitSystem } from '@/core/quantities';
 import { withState } from '@/features/bench/new-entries';
 import { useFamily, useWords } from '@/features/record/family-context';
 import { useDraft } from '@/features/record/use-draft';
@@ -111,6 +111,7 @@ export function StepReading({
           onEnter={enter}
           entering={text === '' ? undefined : text}
           goesOver={quantity === 'resistance'}
+          goesBelow={quantityTable[quantity].reach[0] < 0}
           hasOhms={quantity === 'resistance'}
           disabledReason={
             isAllowed ? undefined : 'You have no permission for this reading. Leave the step out.'

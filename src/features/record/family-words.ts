@@ -11,6 +11,7 @@ import {
 } from '@/core/job-file';
 import { tapped } from '@/core/procedures';
 import { valueText, type UnitSystem } from '@/core/quantities';
+import { directParameters, loopParameters, storageParameters } from '@/core/settings';
 import { services } from '@/core/service';
 import {
   capital,
@@ -129,7 +130,7 @@ export class FamilyWords {
       case 'action':
         return this.actionTitle(entry);
       case 'setting':
-        return `${entry.setting.replace('-', ' ')} as ${entry.as}`;
+        return `${this.setting(entry.setting)} as ${entry.as}`;
       case 'verdict':
         return 'Verdict';
       case 'status':
@@ -178,6 +179,13 @@ export class FamilyWords {
           ? 'Tried dead: not proved'
           : (actionWords[entry.action] ?? entry.action);
     }
+  }
+
+  /** By the family's own dials and the sheet's parameters; one that neither has, by its name in the file. */
+  private setting(id: string): string {
+    const dial = this.family.settings.find((each) => each.id === id);
+    const beside = [...storageParameters, ...directParameters, ...loopParameters];
+    return dial?.label ?? beside.find((each) => each.id === id)?.words ?? id.replaceAll('-', ' ');
   }
 
   private isProof(entry: Extract<Entry, { kind: 'action' }>): boolean {
@@ -304,7 +312,7 @@ const skipWords = { cannot: 'cannot reach', skipped: 'skipped', 'not-sure': 'not
 function provedWords({ points }: Extract<Entry, { kind: 'action' }>): string {
   if (!points || points.length === 0) return '';
   const read = points.map(({ value }) =>
-    value.volt === undefined ? 'no volts' : `${value.volt} V`,
+    value.volt === undefined ? 'no volts' : valueText(value.volt, 'voltage-ac', 'metric'),
   );
   return read.every((each) => each === '0 V') ? `0 V × ${read.length}` : read.join(', ');
 }

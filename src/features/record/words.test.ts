@@ -77,7 +77,7 @@ describe('words of the trade', () => {
     [entry({ kind: 'action', action: 'replace', repair: 'flush' }), 'Done: Flush the tank', ''],
     [
       entry({ kind: 'setting', setting: 'upper-dial', as: 'left', value: { celsius: 50 } }),
-      'upper dial as left',
+      'Upper dial as left',
       '122 °F',
     ],
     [entry({ kind: 'status', status: 'closed-repaired' }), 'Closed, repaired', ''],

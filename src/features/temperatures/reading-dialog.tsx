@@ -1,7 +1,13 @@
 'use client';
 
 import { useState } from 'react';
-import { parseReading, shownUnit, valueText, type UnitSystem } from '@/core/quantities';
+import {
+  parseReading,
+  quantityTable,
+  shownUnit,
+  valueText,
+  type UnitSystem,
+} from '@/core/quantities';
 import { placeName } from '@/features/record/log-words';
 import { useDraft } from '@/features/record/use-draft';
 import { Dialog } from '@/ui/dialog';
@@ -86,6 +92,7 @@ export function ReadingDialog({
             parsed?.kind === 'value' ? valueText(parsed.value, 'temperature', system) : undefined
           }
           goesOver={false}
+          goesBelow={quantityTable.temperature.reach[0] < 0}
           hasOhms={false}
         />
       </div>

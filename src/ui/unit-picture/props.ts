@@ -19,6 +19,8 @@ export interface UnitPictureProps {
   readonly colours?: Readonly<Record<string, string>>;
   /** Undefined where the water is not to be shown. */
   readonly temperature?: (celsius: number) => string;
+  /** What was last read at named points, in °C: the others show what the model has. */
+  readonly known?: Readonly<Record<string, number>>;
   /** The whole drawing, or a crop round the probes for a small screen. */
   readonly crop?: boolean;
   /** The part of it that is seen, where somebody came closer. */

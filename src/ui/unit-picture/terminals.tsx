@@ -12,6 +12,7 @@ export function Terminal({
   live,
   onTouch,
   isGlance,
+  shown,
 }: {
   terminal: DrawnTerminal;
   /** 0 or 1 where a probe is on it, −1 otherwise. */
@@ -20,6 +21,8 @@ export function Terminal({
   live: TerminalState['live'] | 'port';
   onTouch?: () => void;
   isGlance?: boolean;
+  /** Beside its mark: what was read there, or what the model has. */
+  shown?: { readonly text: string; readonly isRead: boolean };
 }) {
   const { x, y, mark, markAt, name } = terminal;
   const [dx, dy] = markOffset[markAt];
@@ -55,6 +58,17 @@ export function Terminal({
         paintOrder="stroke"
       >
         {mark}
+        {shown && (
+          <tspan
+            dx="5"
+            fontSize="12.5"
+            fontWeight={shown.isRead ? 600 : 400}
+            fill={shown.isRead ? 'var(--act)' : 'var(--ink-2)'}
+            fontStyle={shown.isRead ? undefined : 'italic'}
+          >
+            {shown.text}
+          </tspan>
+        )}
       </text>
     </>
   );

@@ -97,6 +97,7 @@ export function UnitPicture(props: UnitPictureProps) {
               onTouch={onTerminal && (() => onTerminal(id))}
               isGlance={props.isGlance}
               live="port"
+              shown={shownAt(id, props)}
             />
           ),
       )}
@@ -125,6 +126,19 @@ export function UnitPicture(props: UnitPictureProps) {
       ))}
     </svg>
   );
+}
+
+/** The temperature at a point: as it was read, or as the model has it. */
+function shownAt(
+  id: string,
+  { picture, known, temperature, crop }: UnitPictureProps,
+): { readonly text: string; readonly isRead: boolean } | undefined {
+  if (!known || !temperature || crop) return undefined;
+  const read = known[id];
+  if (read !== undefined) return { text: temperature(read), isRead: true };
+  const readout = picture.readouts[id];
+  if (readout?.quantity !== 'temperature') return undefined;
+  return { text: `≈ ${temperature(readout.value)}`, isRead: false };
 }
 
 /** Numbers where the leading suspects would have broken something: 1 for the likeliest. */

@@ -29,6 +29,32 @@ function Way({ path, state }: { path: DrawnPath; state: PathState }) {
           strokeDasharray={state === 'flows' ? '7 9' : '2 6'}
         />
       )}
+      {state === 'flows' && <Heading path={path} ink={ink} />}
     </g>
+  );
+}
+
+/** An arrowhead in the middle of the longest stretch: which way it goes is seen where nothing moves. */
+function Heading({ path, ink }: { path: DrawnPath; ink: string }) {
+  const [, from, to] = path.corners
+    .slice(1)
+    .reduce<readonly [number, readonly number[], readonly number[]]>(
+      (longest, corner, k) => {
+        const before = path.corners[k]!;
+        const length = Math.hypot(corner[0] - before[0], corner[1] - before[1]);
+        return length > longest[0] ? [length, before, corner] : longest;
+      },
+      [0, [0, 0], [0, 0]],
+    );
+  const degrees = (Math.atan2(to[1]! - from[1]!, to[0]! - from[0]!) * 180) / Math.PI;
+  const middle = `${(from[0]! + to[0]!) / 2} ${(from[1]! + to[1]!) / 2}`;
+  return (
+    <path
+      d="M-8 -9L9 0L-8 9z"
+      transform={`translate(${middle}) rotate(${degrees})`}
+      fill={ink}
+      stroke="var(--sheet)"
+      strokeWidth="1.5"
+    />
   );
 }

@@ -1,0 +1,70 @@
+import type { ApplianceFamily } from '../appliances';
+import { combiBoiler } from '../appliances/combi-boiler';
+import { tanklessGas } from '../appliances/tankless-gas';
+import { simulatedFamilyOf } from '../simulation';
+import { part, type Part } from './part';
+import { skippingOrder } from './rivals/fixed-order';
+import { engineStrategy } from './strategies';
+import type { Benched } from './units';
+
+/** Units that warm their water as it runs, with physics and numbers of their own. */
+
+/** A family as it is benched: its plate, and the floors of its contract at a wrong verdict of 90 minutes. */
+export interface BenchedTap {
+  readonly family: ApplianceFamily;
+  readonly title: string;
+  readonly plate: Readonly<Record<string, unknown>>;
+  readonly floor: {
+    /** All that the unit needs, and nothing else. */
+    readonly exact: number;
+    readonly singles: number;
+    /** The likeliest repair is one that it needs. */
+    readonly first: number;
+    readonly minutes: number;
+    /** Share of the minutes that the usual order with skipping takes. */
+    readonly againstSkipping: number;
+  };
+}
+
+export const benchedTaps: Readonly<Record<string, BenchedTap>> = {
+  'tankless-gas': {
+    family: tanklessGas,
+    title: 'gas-fired instantaneous heater, 44 kW, condensing',
+    plate: { fuel: 'natural-gas', input: { watt: 44_000 }, condensing: true },
+    floor: { exact: 0.885, singles: 0.951, first: 0.959, minutes: 8.9, againstSkipping: 0.41 },
+  },
+  'combi-boiler': {
+    family: combiBoiler,
+    title: 'combination boiler, 26.5 kW',
+    plate: { fuel: 'natural-gas', input: { watt: 26_500 } },
+    floor: { exact: 0.895, singles: 0.962, first: 0.965, minutes: 8.9, againstSkipping: 0.45 },
+  },
+};
+
+const strategies = [
+  { name: 'engine', title: 'Ohmmeter, wrong verdict 90 min', units: 80, make: engineStrategy },
+  {
+    name: 'skipping',
+    title: 'usual order, leaving out what tells little',
+    units: 40,
+    make: skippingOrder,
+  },
+] as const;
+
+export const tapParts = ({ family, title, plate }: BenchedTap): readonly Part[] =>
+  strategies.map(({ name, title: way, units, make }) => {
+    const benched: Benched = {
+      family,
+      simulated: simulatedFamilyOf(family.id),
+      unit: { family: family.id, plate: plate as Benched['unit']['plate'] },
+      site: { gas: { kind: 'natural-gas' } },
+      parameters: { ...family.parameters, wrongVerdict: { minutes: 90 } },
+    };
+    return part(
+      `${family.id}-${name}`,
+      `${title}: ${way}`,
+      units,
+      () => benched,
+      (of) => make(of),
+    );
+  });
