@@ -46,7 +46,11 @@ interface PlaywrightReport {
 const steps: readonly Step[] = [
   {
     name: 'judges are here',
-    command: ['bash', '-c', 'ngspice --version >/dev/null && /usr/bin/python3 -c "import iapws, fluids, scipy"'],
+    command: [
+      'bash',
+      '-c',
+      'ngspice --version >/dev/null && /usr/bin/python3 -c "import iapws, fluids, scipy"',
+    ],
   },
   { name: 'format', command: [bin('prettier'), '--check', '--log-level', 'warn', '.'] },
   { name: 'lint', command: [bin('eslint'), '--max-warnings', '0', '.'] },

@@ -28,12 +28,18 @@ describe('temperatures that are known', () => {
 
   it('leave out a difference, a rate, what was struck, and points that no drawing has', () => {
     const first = read(1, 'tap-temperature', { celsius: 40 });
-    const struck = { ...stamp(2), kind: 'correction', replaces: first.id, entry: null, reason: 'slip' };
+    const struck = {
+      ...stamp(2),
+      kind: 'correction',
+      replaces: first.id,
+      entry: null,
+      reason: 'slip',
+    };
     expect(known(first, struck)).toEqual({});
     expect(known(read(1, 'tap-test-low-difference', { kelvin: 3 }))).toEqual({});
-    expect(
-      known({ ...read(1, 'x', { celsius: 5 }), check: undefined, point: 'toString' }),
-    ).toEqual({});
+    expect(known({ ...read(1, 'x', { celsius: 5 }), check: undefined, point: 'toString' })).toEqual(
+      {},
+    );
   });
 
   it('take the last of a followed place at its point', () => {

@@ -1,5 +1,5 @@
 import { condensingEfficiency, flueOverReturnKelvin } from './burner';
-import { joulePerLitreKelvin, streamWattPerKelvin } from './properties';
+import { joulePerLitreKelvin } from './properties';
 import { radiatorWatt } from './radiator';
 
 /** What a setting costs and saves, in what a household pays for: gas, water, time. */
@@ -9,10 +9,6 @@ const joulePerKilowattHour = 3.6e6;
 /** Gross efficiency of a condensing boiler that heats at a flow temperature, by its return. */
 export const heatingEfficiency = (flowCelsius: number, dropKelvin: number): number =>
   condensingEfficiency(flowCelsius - dropKelvin + flueOverReturnKelvin.full);
-
-/** Return of a boiler at full heat and flow, in °C. */
-export const returnOf = (flowCelsius: number, watt: number, litrePerMinute: number): number =>
-  flowCelsius - watt / streamWattPerKelvin(litrePerMinute);
 
 /** Share of their rated heat that radiators give at a flow and a return, EN 442. */
 export const radiatorShare = (

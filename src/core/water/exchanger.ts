@@ -11,9 +11,6 @@ export function counterflowEffectiveness(units: number, ratio: number): number {
   return (1 - left) / (1 - ratio * left);
 }
 
-/** Of a coil in a body that is warm throughout. */
-export const coilEffectiveness = (units: number): number => 1 - Math.exp(-units);
-
 export interface Plates {
   /** Heat transfer of each side at its rated flow, in W/K. */
   readonly primaryWattPerKelvin: number;

@@ -46,31 +46,6 @@ export function pump(id: string, ends: Ends, headKilopascal: number, fallKilopas
   return link(ends, id, (flow) => Math.min(0, fall * flow * Math.abs(flow) - head));
 }
 
-/** A valve that lets water through one way; backwards it holds, but for a weep. */
-export function checkValve(id: string, ends: Ends, conductance: number): Link {
-  const factor = perSquareBar / conductance ** 2;
-  return link(ends, id, (flow) => (flow >= 0 ? factor * flow ** 2 : flow * weep));
-}
-/** What a shut check valve loses at a flow: 1 bar at a millilitre an hour. */
-const weep = 1e5 / 3e-10;
-
-/** Lets no more than so much through, where the pressure allows it. */
-export function flowLimiter(
-  id: string,
-  ends: Ends,
-  conductance: number,
-  mostLitrePerMinute: number,
-): Link {
-  const factor = perSquareBar / conductance ** 2;
-  const most = cubicMetrePerSecond(mostLitrePerMinute);
-  return link(
-    ends,
-    id,
-    (flow) => factor * flow * Math.abs(flow) + Math.max(0, flow - most) * steep,
-  );
-}
-const steep = 1e5 / cubicMetrePerSecond(0.02);
-
 /** Conductances one after the other, as one. */
 export const inSeries = (...conductances: readonly number[]): number =>
   1 / Math.sqrt(conductances.reduce((sum, each) => sum + 1 / each ** 2, 0));
@@ -78,7 +53,3 @@ export const inSeries = (...conductances: readonly number[]): number =>
 /** Flow through a conductance, in L/min. @param pascal what drives it. */
 export const flowThrough = (conductance: number, pascal: number): number =>
   conductance * Math.sqrt(Math.max(0, pascal) / 1e5);
-
-/** How a thermostatic or lockshield valve opens by its turns. Common practice. */
-export const openedBy = (turns: number, turnsFull: number): number =>
-  Math.min(1, Math.max(0, turns / turnsFull)) ** 1.5;

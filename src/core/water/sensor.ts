@@ -18,10 +18,6 @@ export function thermistorCelsius({ ohm25, betaKelvin }: Thermistor, ohm: number
   return 1 / (Math.log(ohm / ohm25) / betaKelvin + 1 / 298.15) - 273.15;
 }
 
-/** A sensor that does not lie on its pipe: part of the room's temperature is in what it reads. @param contact 0 to 1. */
-export const withoutContact = (celsius: number, roomCelsius: number, contact: number): number =>
-  roomCelsius + contact * (celsius - roomCelsius);
-
 /** Flow that a turbine shows: nothing below 0.7 L/min, nothing where water runs backwards. */
 export const turbineShows = (litrePerMinute: number, gain: number): number =>
   litrePerMinute < 0.7 ? 0 : gain * litrePerMinute;

@@ -186,21 +186,3 @@ export function featuresOf(course: TapCourse): CourseFeatures {
     returnCelsius: mean(returnCelsius),
   };
 }
-
-/** Flow temperature at which all of a burner's heat reaches the tap, in °C: the steady state of a draw. */
-export function steadyFlowCelsius(
-  watt: number,
-  transferWattPerKelvin: number,
-  primaryLitrePerMinute: number,
-  tapLitrePerMinute: number,
-  coldCelsius: number,
-): { readonly flow: number; readonly back: number } {
-  const through = streamWattPerKelvin(primaryLitrePerMinute);
-  const perKelvin = exchangedPerKelvin(
-    transferWattPerKelvin,
-    through,
-    streamWattPerKelvin(tapLitrePerMinute),
-  );
-  const flow = coldCelsius + watt / perKelvin;
-  return { flow, back: flow - watt / through };
-}

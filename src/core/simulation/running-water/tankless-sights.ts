@@ -13,7 +13,6 @@ export function lookAtTankless(
   const { either, oneOf } = eyesOf(random);
   const is = (...faults: string[]) => faults.some(unit.has);
   const clearly = numbers.clearlySeen;
-  const hardly = numbers.hardlySeen;
   const { through } = flowsOf(unit, set);
   const end = endAt(unit, through, set.isReseated);
   const slip = random.chance(0.03);
