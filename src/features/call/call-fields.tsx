@@ -99,7 +99,7 @@ export function ChoiceRow({
   return (
     <div role="group" aria-label={label} className="mb-2.5">
       <p className="mb-1 text-small font-medium">{label}</p>
-      <div className="flex gap-2">
+      <div className={options.length > 4 ? 'grid grid-cols-2 gap-2' : 'flex gap-2'}>
         {options.map(({ value, label: text }) => (
           <button
             key={value}
