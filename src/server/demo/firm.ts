@@ -85,6 +85,9 @@ const gasPlate = (valve: 'thermocouple' | 'thermopile', watt: number, litre: num
   valve,
   input: { watt, basis: 'gross' as const },
   volume: { litre },
+  arrangement: 'single',
+  combustion: 'sealed',
+  rollOut: 'in-lead',
 });
 
 const burnerSite = (family: string, customer: string, address: string) => ({
@@ -263,7 +266,12 @@ export const demoJobs: readonly DemoJob[] = [
       model: 'K26',
       serial: 'K26-55031',
       installed: '2017-11',
-      plate: { fuel: 'natural-gas', input: { watt: 26_500, basis: 'gross' as const } },
+      plate: {
+        fuel: 'natural-gas',
+        input: { watt: 26_500, basis: 'gross' as const },
+        keepWarm: 'fixed',
+        primaryHose: true,
+      },
     },
     fault: 'plate.blocked',
     seed: 3,
@@ -282,6 +290,7 @@ export const demoJobs: readonly DemoJob[] = [
         fuel: 'natural-gas',
         input: { watt: 44_000, basis: 'gross' as const },
         condensing: true,
+        recirculation: false,
       },
     },
     fault: 'strainer.blocked',

@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { families } from '../../core/appliances/all';
-import { emptyState } from '../../core/job-file';
+import { emptyJob } from '../../../tests/plates';
+import { catalogueOf } from '../../core/job-diagnosis';
+import { emptyState, readJobFile } from '../../core/job-file';
 import { seededRandom, simulatedFamilyOf, simulateUnit } from '../../core/simulation';
 import { demoJobs } from './firm';
 import { wordsOf } from './words';
@@ -62,6 +64,15 @@ describe('the units of the demo', () => {
       if (/stays cold|No hot water at all|Nothing hot/.test(words) && tap.kind === 'number')
         expect(tap.value).toBeLessThan(42);
       if (/too hot/.test(words) && tap.kind === 'number') expect(tap.value).toBeGreaterThan(55);
+    },
+  );
+
+  it.each(demoJobs.map((each) => [each.unit.customer, each] as const))(
+    'of %s makes a file that is read again',
+    (_, { unit }) => {
+      const { customer: _customer, address: _address, services, ...own } = unit;
+      const file = { ...emptyJob(), unit: own, site: services };
+      expect(readJobFile(JSON.stringify(file), catalogueOf)).toHaveProperty('ok', true);
     },
   );
 

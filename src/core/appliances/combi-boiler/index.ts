@@ -83,7 +83,7 @@ export const combiBoiler = signalFamily<CombiPlate, CombiStanding>({
       label: 'Hot tap',
       positions: [
         { id: 'closed', label: 'shut' },
-        { id: 'throttled', label: 'throttled' },
+        { id: 'throttled', label: 'part' },
         { id: 'open', label: 'open' },
       ],
     },

@@ -62,7 +62,7 @@ export const tanklessGas = signalFamily<TanklessPlate, TanklessStanding>({
         { id: 'closed', label: 'shut' },
         { id: 'one-open', label: 'open' },
         { id: 'two-open', label: 'two open' },
-        { id: 'throttled', label: 'throttled' },
+        { id: 'throttled', label: 'part' },
       ],
     },
     {
