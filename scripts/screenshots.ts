@@ -130,6 +130,25 @@ const shots: readonly Shot[] = [
     },
   },
   {
+    name: 'picture-boiler',
+    viewport: desk,
+    job: { name: /Marlow Quay Flats/, page: '' },
+    prepare: async (page) => {
+      await page.locator('main[aria-busy=false]').waitFor();
+      await page.getByRole('button', { name: 'Touch a point', exact: true }).click();
+      const dialog = page.getByRole('dialog', { name: 'Boiler picture' });
+      const set = (control: string, position: string) =>
+        dialog
+          .getByRole('group', { name: control })
+          .getByRole('button', { name: position, exact: true })
+          .click();
+      await set('Request', 'tap');
+      await set('Hot tap', 'open');
+      await dialog.getByRole('button', { name: 'flow pipe' }).press('Enter');
+      await dialog.getByText('Under each suspect').waitFor();
+    },
+  },
+  {
     name: 'light-pattern',
     viewport: phone,
     job: { name: /Lintel House Flats/, page: '?check=status-light' },
