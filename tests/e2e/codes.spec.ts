@@ -66,7 +66,7 @@ test('a list of codes is copied, refused where it is wrong, kept, used, handed o
   page,
 }) => {
   await page.goto(`${baseUrl()}/codes`);
-  await page.getByRole('link', { name: /^Copy/ }).click();
+  await page.getByRole('link', { name: /^Copy Status light/ }).click();
   await page.getByLabel('Name of the list').fill('Tarn valve lamp');
   await page.getByLabel('For makes or models, with commas').fill('Tarn, Tarn 40');
   const second = page.getByRole('listitem').nth(1);

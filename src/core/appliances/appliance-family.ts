@@ -97,6 +97,8 @@ export interface TapWater {
   ): {
     readonly burns: boolean;
     readonly cuts: number;
+    /** What the tap gives, in L/min. */
+    readonly litrePerMinute: number;
     readonly samples: readonly {
       readonly second: number;
       readonly tapCelsius: number;

@@ -5,6 +5,8 @@ import type { Hypothesis } from '../diagnosis/model';
 export interface TapExplained {
   readonly burns: boolean;
   readonly cuts: number;
+  /** What the tap gives, in L/min. */
+  readonly litrePerMinute: number;
   /** Over the last third. */
   readonly settlesCelsius: number;
   /** Largest fall after a height, once it is warm: hot, cold, hot. */
@@ -25,7 +27,7 @@ export function tapExplained(
   plate: FamilyPlate,
   hypothesis: Hypothesis,
 ): TapExplained {
-  const { burns, cuts, samples } = tap.twoMinutes(plate, hypothesis);
+  const { burns, cuts, litrePerMinute, samples } = tap.twoMinutes(plate, hypothesis);
   const late = samples.filter(({ second }) => second >= settledFrom);
   let highest = -Infinity;
   let swing = 0;
@@ -41,6 +43,7 @@ export function tapExplained(
   return {
     burns,
     cuts,
+    litrePerMinute,
     settlesCelsius: late.reduce((sum, each) => sum + each.tapCelsius, 0) / late.length,
     swingKelvin: swing,
     ...(tap.hasFlow

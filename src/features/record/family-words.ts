@@ -108,7 +108,7 @@ export class FamilyWords {
       return question === 'complaint' ? words : `${this.family.questions[question]!.ask} ${words}`;
     }
     const entry = findEntry(job, entryId);
-    return entry ? `${this.title(entry)} ${this.result(entry, system)}` : entryId;
+    return entry ? `${this.title(entry)} ${this.result(entry, system)}`.trimEnd() : entryId;
   }
 
   title(entry: Entry): string {

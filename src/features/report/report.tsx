@@ -174,13 +174,16 @@ function SettingsBlock({
     const value = state.settings.get(setting)?.[as];
     return typeof value === 'object' ? value.celsius : undefined;
   };
-  const dials = familyOfJob(job).settings.map(({ id, label }) => ({
+  const { settings, tap } = familyOfJob(job);
+  const dials = settings.map(({ id, label, isSealed = false }) => ({
     label,
+    isSealed,
     found: celsius(id, 'found'),
     left: celsius(id, 'left'),
   }));
   if (dials.every((each) => each.found === undefined && each.left === undefined)) return null;
   const show = (value: number) => valueText(value, 'temperature', system);
+  const drawn = dials.filter(({ isSealed }) => !isSealed);
   return (
     <section className="mt-3" aria-labelledby="report-settings">
       <h2 id="report-settings" className="text-lead font-semibold">
@@ -203,8 +206,9 @@ function SettingsBlock({
       <SheetWords job={job} state={state} system={system} />
       <ScaldStrip
         system={system}
-        found={dials.flatMap((each) => (each.found === undefined ? [] : [each.found]))}
-        left={dials.flatMap((each) => (each.left === undefined ? [] : [each.left]))}
+        found={drawn.flatMap(({ found }) => (found === undefined ? [] : [found]))}
+        left={drawn.flatMap(({ left }) => (left === undefined ? [] : [left]))}
+        stores={tap === undefined}
       />
     </section>
   );

@@ -6,10 +6,13 @@ export function ScaldStrip({
   system,
   found,
   left,
+  stores,
 }: {
   system: UnitSystem;
   found: readonly number[];
   left: readonly number[];
+  /** Water stands in it: below a temperature bacteria grow there. */
+  stores: boolean;
 }) {
   const unit = shownUnit('temperature', system);
   const [from, to] = system === 'us' ? [95, 165] : [35, 75];
@@ -32,24 +35,30 @@ export function ScaldStrip({
       viewBox="0 0 760 118"
       className="mt-2 block w-full"
       role="img"
-      aria-label={`Settings against scalding and bacteria: ${words.join(', ')}`}
+      aria-label={`Settings against scalding${stores ? ' and bacteria' : ''}: ${words.join(', ')}`}
     >
-      <rect
-        x={x(from)}
-        y="44"
-        width={place(bacteriaSafeCelsius) - x(from)}
-        height="22"
-        fill="url(#strip-dots)"
-      />
+      {stores && (
+        <rect
+          x={x(from)}
+          y="44"
+          width={place(bacteriaSafeCelsius) - x(from)}
+          height="22"
+          fill="url(#strip-dots)"
+        />
+      )}
       <defs>
         <pattern id="strip-dots" width="5" height="5" patternUnits="userSpaceOnUse">
           <circle cx="2.5" cy="2.5" r="0.9" fill="var(--ink)" />
         </pattern>
       </defs>
-      <rect x={x(from) + 8} y="46" width="196" height="18" fill="var(--sheet)" />
-      <text x={x(from) + 12} y="60" fontSize="13" fill="var(--ink)">
-        stored here, bacteria can grow
-      </text>
+      {stores && (
+        <>
+          <rect x={x(from) + 8} y="46" width="196" height="18" fill="var(--sheet)" />
+          <text x={x(from) + 12} y="60" fontSize="13" fill="var(--ink)">
+            stored here, bacteria can grow
+          </text>
+        </>
+      )}
       {bars.map((shown) => {
         const seconds = adultBurnSeconds(toKept(shown, unit));
         if (seconds === undefined) return null;

@@ -64,6 +64,9 @@ export function TapExplanations({
               <th scope="col" className="py-1 pr-3 font-semibold">
                 The tap
               </th>
+              <th scope="col" className="py-1 pr-3 font-semibold">
+                It gives
+              </th>
               {hasFlow && (
                 <th scope="col" className="py-1 pr-3 font-semibold">
                   The flow
@@ -84,6 +87,9 @@ export function TapExplanations({
                 </th>
                 <td className="py-2 pr-3">{percent(each.probability)}</td>
                 <td className="py-2 pr-3">{tapWords(each, system)}</td>
+                <td className="py-2 pr-3">
+                  {each.tap && valueText(each.tap.litrePerMinute, 'flow', system)}
+                </td>
                 {hasFlow && <td className="py-2 pr-3">{flowWords(each, system)}</td>}
                 {hasLog && (
                   <td className="py-1">

@@ -81,7 +81,7 @@ function Temperatures({ initial, system }: { initial: JobFile; system: UnitSyste
           ) : (
             <p className="border-l-4 border-rule pl-3 text-lead">
               {family.tap
-                ? "Nothing is followed yet. A tap open for two minutes from cold, with flow, return and outlet read every few seconds, tells whether the heat is taken away: read them, let an instrument be read, or bring a logger's file."
+                ? `Nothing is followed yet. A tap open for two minutes from cold, with ${family.tap.hasFlow ? 'flow, return and outlet' : 'outlet and inlet'} read every few seconds, tells ${family.tap.hasFlow ? 'whether the heat is taken away' : 'what its water does'}: read them, let an instrument be read, or bring a logger's file.`
                 : "Nothing is followed yet. Read a place by hand, let an instrument be read, or bring a logger's file: twenty minutes at the top and the bottom of the tank tell which heater works, and with how much."}
             </p>
           )}

@@ -66,6 +66,7 @@ export const combiBoiler = signalFamily<CombiPlate, CombiStanding>({
       range: [30, 90],
       usual: 60,
       usualBetween: [45, 65],
+      isSealed: true,
     },
   ],
   pictureControls: [

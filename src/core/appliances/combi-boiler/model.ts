@@ -404,8 +404,10 @@ export function watchTap(unit: Running<CombiPlate, CombiStanding>) {
   const own = { ...unit, elements };
   const cold = elements['mains.celsius'];
   const past = elements['outlet.past'];
+  const signals = runner(own);
   return {
-    course: courseOf(own, runner(own)),
+    course: courseOf(own, signals),
+    litrePerMinute: signals['tap.flow']!,
     still: { flowCelsius: unit.state.known['flow.start'] ?? startFlowCelsius, tapCelsius: cold },
     tapShare: (celsius: number) => celsius * (1 - past) + cold * past,
     readoutKelvin: {

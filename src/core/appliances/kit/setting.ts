@@ -11,6 +11,8 @@ export interface SettingField {
   /** What it is about, where nothing is written yet; and what it is usually left between. */
   readonly usual: number;
   readonly usualBetween?: readonly [from: number, to: number];
+  /** Of water that no tap gives: it scalds nobody. */
+  readonly isSealed?: boolean;
 }
 
 /** A control that may be put to another position on the picture. */

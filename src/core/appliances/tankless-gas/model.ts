@@ -298,6 +298,7 @@ export function watchTap(unit: Running<TanklessPlate, TanklessStanding>) {
   const share = through + past > 0 ? through / (through + past) : 1;
   return {
     course: courseOf(own, signals),
+    litrePerMinute: through + past,
     still: { flowCelsius: cold, tapCelsius: cold },
     tapShare: (celsius: number) => celsius * share + cold * (1 - share),
     readoutKelvin: { flow: 0, tap: elements['outlet-sensor.kelvin'] },

@@ -195,6 +195,8 @@ export interface SignalTap<Plate extends FamilyPlate, S extends Standing> {
     readonly course: TapCourse | undefined;
     /** What stands there then. */
     readonly still: { readonly flowCelsius: number; readonly tapCelsius: number };
+    /** What the tap gives, in L/min. */
+    readonly litrePerMinute: number;
     /** What comes out of the outlet where so much leaves the unit. */
     tapShare(celsius: number): number;
     /** What readouts of the flow temperature and of the tap's add. */

@@ -143,8 +143,8 @@ export function signalTap<Plate extends FamilyPlate, S extends Standing>(
         .map((log) => observableOf(log, tap.opened(readingState(before)))),
     twoMinutes(plate, hypothesis) {
       const unit = unitOf(plate, hypothesis, tap.opened(noState));
-      const { course, still, tapShare } = tap.watch(unit);
-      return shownOf(course, still, tapShare);
+      const { course, litrePerMinute, still, tapShare } = tap.watch(unit);
+      return { ...shownOf(course, still, tapShare), litrePerMinute };
     },
     explain(plate, hypothesis, observable) {
       const { log, state } = observable as TapLogObservable;
@@ -198,7 +198,7 @@ function shownOf(
   course: TapCourse | undefined,
   still: { readonly flowCelsius: number; readonly tapCelsius: number },
   tapShare: (celsius: number) => number,
-): ReturnType<TapWater['twoMinutes']> {
+): Omit<ReturnType<TapWater['twoMinutes']>, 'litrePerMinute'> {
   const seconds = Array.from({ length: drawnSeconds / drawnEvery + 1 }, (_, k) => k * drawnEvery);
   const at = (row: Float64Array | undefined, second: number, other: number) =>
     row && course && second > 0
