@@ -18,8 +18,7 @@ export default defineConfig({
   testDir: 'tests/e2e',
   timeout: 120_000,
   expect: { timeout: 15_000 },
-  // One more than there are cores: some wait for a simulated unit, by the clock.
-  workers: 3,
+  workers: 2,
   fullyParallel: true,
   forbidOnly: true,
   // A test that fails on a busy machine is tried once more, and named at the end of the run where it then passed.
