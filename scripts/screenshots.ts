@@ -144,7 +144,7 @@ const shots: readonly Shot[] = [
           .click();
       await set('Request', 'tap');
       await set('Hot tap', 'open');
-      await dialog.getByRole('button', { name: 'flow pipe' }).press('Enter');
+      await dialog.getByRole('button', { name: 'flow pipe', exact: true }).press('Enter');
       await dialog.getByText('Under each suspect').waitFor();
     },
   },
