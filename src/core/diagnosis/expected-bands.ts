@@ -90,13 +90,14 @@ function bandsOf(repair: string, parts: readonly ClassPart[]): ExpectedBand[] {
     const over = outcome.overRange;
     overRange += over * mass;
     if (over > 0.99) continue;
+    // What a straight line draws out beyond what can be read is shown up to there.
+    const { meter } = outcome;
+    const read = (scaled: number) =>
+      Math.min(meter.most, Math.max(meter.least ?? 0, fromScale(scaled, meter)));
     stretches.push({
-      from: Math.max(
-        outcome.meter.least ?? 0,
-        fromScale(outcome.centre - 1.6 * outcome.spread, outcome.meter),
-      ),
-      to: fromScale(outcome.centre + 1.6 * outcome.spread, outcome.meter),
-      centre: fromScale(outcome.centre, outcome.meter),
+      from: read(outcome.centre - 1.6 * outcome.spread),
+      to: read(outcome.centre + 1.6 * outcome.spread),
+      centre: read(outcome.centre),
       mass: (1 - over) * mass,
     });
   }
