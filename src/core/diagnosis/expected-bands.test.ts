@@ -35,6 +35,29 @@ describe('what each suspect would read', () => {
     expect(width(bands(ohms('1', 42), ohms('2', 42.1)))).toBeLessThan(0.8 * width(bands()));
   });
 
+  it('ends where the meter does, however far a straight line draws it out', () => {
+    const narrow = compileFamily({
+      ...lamp,
+      predictor: (observable) => {
+        const predict = lamp.predictor(observable);
+        return (index) => {
+          const found = predict(index);
+          return found.kind === 'outcomes'
+            ? found
+            : { ...found, meter: { ...found.meter, most: 41, overRangeAbove: undefined } };
+        };
+      },
+    });
+    const ranges = expectBands(narrow, updateBelief(narrow, []), { key: 'ohms' }).flatMap(
+      ({ reads }) => (reads.kind === 'range' ? [reads] : []),
+    );
+    expect(ranges.length).toBeGreaterThan(0);
+    for (const { from, to } of ranges) {
+      expect(from).toBeLessThanOrEqual(to);
+      expect(to).toBeLessThanOrEqual(41);
+    }
+  });
+
   it('leaves out what has next to no chance', () => {
     const found = bands(ohms('1', 'over-range'), look('2', 'dark'));
     expect(found.every((each) => each.probability > 0.002)).toBe(true);
