@@ -249,6 +249,7 @@ test('a sensor out of step is found by three points at the tap', async ({ page }
   }
   await press(page, 'Done');
   await expect(page.getByText('Three points at the tap: gone through')).toBeVisible();
+  await expect(page.getByLabel('Judged together')).toContainText('Off by the same at all three');
   await page.goto(`${baseUrl()}/jobs/${jobId}`);
   const lead = isPhone(page)
     ? page.getByRole('button', { name: 'Suspects and reasons' })

@@ -25,6 +25,7 @@ import type { Explained } from '../thermal/log';
 import type { ShowerWish, TankResult } from '../thermal/tank';
 import type { Drawing } from './drawing';
 import type { CautionSign, CheckWords, FamilyCodes, Question, Repair } from './family';
+import type { JointReading } from './joint-reading';
 import type { AccessStep } from './kit/access-step';
 import type { TechnicianLimits } from './kit/limits';
 import type { FamilyNames, NamedCheck } from './kit/names';
@@ -296,6 +297,8 @@ export interface ApplianceFamily {
   stopOf(complaint: JobFile['complaint'], walked: readonly WalkedEntry[]): Stop | undefined;
   /** The check that comes before any other as things stand: a sniff for gas. */
   firstCheck(state: JobState): string | undefined;
+  /** Checks that say more together than each alone. */
+  readonly joint?: readonly JointReading[];
   /** Codes on a display or a light that blinks, where its control has any. */
   readonly codes?: FamilyCodes;
   /** Something burns in it: some of its checks are gas work. */

@@ -18,6 +18,7 @@ export * from './evidence';
 export * from './expect';
 export * from './judge';
 export * from './judged';
+export * from './joint-verdicts';
 export * from './leading';
 export * from './mind';
 export type { Alternative, NextCheck } from './next-check';

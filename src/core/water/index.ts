@@ -20,4 +20,5 @@ export * from './sensor';
 export * from './tap-control';
 export * from './tap-log';
 export * from './tap-run';
+export * from './three-points';
 export * from './vessel';

@@ -5,6 +5,7 @@ import type { Diagnosis } from '@/core/job-diagnosis';
 import type { JobFile } from '@/core/job-file';
 import type { UnitSystem } from '@/core/quantities';
 import { useWords } from '@/features/record/family-context';
+import { JointFindingsOfJob } from '@/features/record/joint-findings';
 import { percent } from '@/features/record/words';
 import { Tick, Unequal } from '@/ui/marks';
 import { patternFill, patternOf } from '@/ui/patterns';
@@ -89,6 +90,9 @@ export function SuspectsPanel({ job, answer, after, enteringText, system }: Susp
           );
         })}
       </ol>
+      <div className="text-small">
+        <JointFindingsOfJob job={job} system={system} />
+      </div>
       <p className="flex items-center gap-2 border-t border-rule py-2 text-small">
         {answer.warnings.length === 0 ? (
           <>

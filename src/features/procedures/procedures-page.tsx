@@ -3,13 +3,14 @@
 import { useSearchParams } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { foldEntries, type JobFile, type JobState } from '@/core/job-file';
-import { positionOf } from '@/core/procedures';
+import { positionOf, type Procedure } from '@/core/procedures';
 import type { UnitSystem } from '@/core/quantities';
 import type { FirmIntervals } from '@/core/service';
 import { ProveDeadDialog } from '@/features/bench/prove-dead-dialog';
 import { StateBar } from '@/features/bench/state-bar';
 import { useProofEnd } from '@/features/bench/use-proof-end';
 import { JobFamily, useFamily, useWords } from '@/features/record/family-context';
+import { JointFindingsOfJob } from '@/features/record/joint-findings';
 import { useJobRecord, type JobRecord } from '@/features/record/use-job-record';
 import { Tick } from '@/ui/marks';
 import { WarningSign } from '@/ui/signs';
@@ -153,21 +154,25 @@ function Shown({
   }
   return (
     <>
-      <Ended {...props} run={run} title={procedure.title} />
+      <Ended {...props} {...{ run, procedure }} />
       {isNoise && <NoisePanel job={record.job} />}
     </>
   );
 }
 
 function Ended({
+  record,
   run,
-  title,
+  procedure: { title, checks = [] },
   state,
+  system,
   onOpen,
 }: {
+  record: JobRecord;
   run: JobState['runs'][string];
-  title: string;
+  procedure: Procedure;
   state: JobState;
+  system: UnitSystem;
   onOpen(run: string | undefined): void;
 }) {
   const words = useWords();
@@ -180,6 +185,7 @@ function Ended({
         {isWhole ? <Tick /> : <WarningSign />} {title}: {endWords(run)}
       </h2>
       {run.ends === 'stopped' && <p className="mt-2 text-lead">{run.marks.at(-1)?.reason}</p>}
+      {checks.length > 1 && <JointFindingsOfJob job={record.job} system={system} />}
       {leftOut.length > 0 && (
         <>
           <h3 className="mt-3 font-semibold">Left out</h3>

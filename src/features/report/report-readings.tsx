@@ -3,6 +3,7 @@ import { familyOfJob } from '@/core/appliances';
 import {
   judgedQuantity,
   judgeEntry,
+  jointVerdicts,
   type GoodReading,
   type JudgedResult,
   type OpenDiagnosis,
@@ -11,6 +12,7 @@ import { quantityOf, type Entry, type JobFile } from '@/core/job-file';
 import { showValue, valueText, type UnitSystem } from '@/core/quantities';
 import { MiniRuler } from '@/features/bench/logbook';
 import { wordsOf } from '@/features/record/family-words';
+import { JointFindings } from '@/features/record/joint-findings';
 import { clockTime, shownParts, takenWords } from '@/features/record/words';
 import { CrossedBox, Tick } from '@/ui/marks';
 
@@ -93,6 +95,7 @@ export function ReportReadings({
           </tbody>
         ))}
       </table>
+      <JointFindings findings={jointVerdicts(open.family, open.walked)} system={system} />
     </section>
   );
 }

@@ -2,11 +2,12 @@
 
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import { fromKept, parseReading, shownUnit, showValue, type UnitSystem } from '@/core/quantities';
+import { fromKept, parseReading, shownUnit, type UnitSystem } from '@/core/quantities';
 import type { Explanation } from '@/core/temperatures';
 import { usualShower, type ShowerWish } from '@/core/thermal';
-import { useWords } from '@/features/record/family-context';
 import { percent } from '@/features/record/words';
+import { DrawBehindLog } from './draw-behind-log';
+import { useExplanationName } from './explanation-name';
 
 const ShowerChart = dynamic(() => import('./shower-chart').then((each) => each.ShowerChart), {
   ssr: false,
@@ -31,11 +32,7 @@ export function Explanations({
   drawn: number | undefined;
   onDraw(index: number | undefined): void;
 }) {
-  const words = useWords();
-  const name = ({ faults, repair }: Explanation) =>
-    repair === undefined
-      ? 'Nothing wrong'
-      : `${words.suspect(repair)} (${faults.map((each) => words.fault(each)).join(' and ')})`;
+  const name = useExplanationName();
   const hasLog = explanations.some(({ log }) => log);
   return (
     <section aria-labelledby="explain">
@@ -80,17 +77,13 @@ export function Explanations({
                 <td className="py-2 pr-3">{minutesWords(each)}</td>
                 {hasLog && (
                   <td className="py-1">
-                    {each.log && (
-                      <button
-                        type="button"
-                        aria-pressed={drawn === k}
-                        className="button aria-pressed:border-2 aria-pressed:border-act aria-pressed:font-semibold aria-pressed:text-act"
-                        onClick={() => onDraw(drawn === k ? undefined : k)}
-                        aria-label={`Draw ${name(each)} behind the log, off by ${kelvinWords(each.log.offKelvin, system)}`}
-                      >
-                        {kelvinWords(each.log.offKelvin, system)}
-                      </button>
-                    )}
+                    <DrawBehindLog
+                      log={each.log}
+                      name={name(each)}
+                      isDrawn={drawn === k}
+                      onDraw={(isDrawn) => onDraw(isDrawn ? k : undefined)}
+                      system={system}
+                    />
                   </td>
                 )}
               </tr>
@@ -110,12 +103,6 @@ const minutesWords = ({ shower, hotMinutes }: Explanation): string =>
     : hotMinutes < 1
       ? 'not at all'
       : `${Math.round(hotMinutes)} min`;
-
-/** A difference is no temperature: 5 K are 9 °F. */
-export function kelvinWords(kelvin: number, system: UnitSystem): string {
-  const { number, symbol } = showValue(kelvin, 'temperature-difference', system);
-  return `${number} ${symbol}`;
-}
 
 /** What the customer draws: it decides how long anything lasts. */
 function Wish({

@@ -1,12 +1,12 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { useCallback } from 'react';
 import { valueText, type UnitSystem } from '@/core/quantities';
 import type { Explanation } from '@/core/temperatures';
-import { useWords } from '@/features/record/family-context';
 import { percent } from '@/features/record/words';
-import { kelvinWords } from './explanations';
+import { DrawBehindLog } from './draw-behind-log';
+import { useExplanationName } from './explanation-name';
+import { kelvinWords } from '@/features/record/kelvin-words';
 
 const TapChart = dynamic(() => import('./tap-chart').then((each) => each.TapChart), {
   ssr: false,
@@ -27,14 +27,7 @@ export function TapExplanations({
   drawn: number | undefined;
   onDraw(index: number | undefined): void;
 }) {
-  const words = useWords();
-  const name = useCallback(
-    ({ faults, repair }: Explanation) =>
-      repair === undefined
-        ? 'Nothing wrong'
-        : `${words.suspect(repair)} (${faults.map((each) => words.fault(each)).join(' and ')})`,
-    [words],
-  );
+  const name = useExplanationName();
   const hasLog = explanations.some(({ log }) => log);
   const hasFlow = explanations.some(({ tap }) => tap?.peakFlowCelsius !== undefined);
   return (
@@ -93,17 +86,13 @@ export function TapExplanations({
                 {hasFlow && <td className="py-2 pr-3">{flowWords(each, system)}</td>}
                 {hasLog && (
                   <td className="py-1">
-                    {each.log && (
-                      <button
-                        type="button"
-                        aria-pressed={drawn === k}
-                        className="button aria-pressed:border-2 aria-pressed:border-act aria-pressed:font-semibold aria-pressed:text-act"
-                        onClick={() => onDraw(drawn === k ? undefined : k)}
-                        aria-label={`Draw ${name(each)} behind the log, off by ${kelvinWords(each.log.offKelvin, system)}`}
-                      >
-                        {kelvinWords(each.log.offKelvin, system)}
-                      </button>
-                    )}
+                    <DrawBehindLog
+                      log={each.log}
+                      name={name(each)}
+                      isDrawn={drawn === k}
+                      onDraw={(isDrawn) => onDraw(isDrawn ? k : undefined)}
+                      system={system}
+                    />
                   </td>
                 )}
               </tr>

@@ -13,6 +13,7 @@ import { drawing } from './drawing';
 import { ends, goodElements, tolerances } from './elements';
 import { faults } from './faults';
 import { atTap, followed } from './followed';
+import { joint } from './joint';
 import { lighting } from '../gas-fired/fire';
 import { looks } from './looks';
 import { run, watchTap, type CombiStanding } from './model';
@@ -230,6 +231,7 @@ export const combiBoiler = signalFamily<CombiPlate, CombiStanding>({
   },
   looks,
   answers,
+  joint,
   tap: {
     hasFlow: true,
     ratings: ({ inputWatt, leastInputWatt, efficiency }) => ({

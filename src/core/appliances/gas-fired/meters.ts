@@ -1,23 +1,9 @@
 import type { MeterModel } from '../../diagnosis/model';
 import type { Quantity } from '../../quantities';
-import { meters } from '../kit/meters';
+import { meterOf, meters } from '../kit/meters';
 
-/** A meter of so much relative error and so much near zero. */
-export const meter = (
-  id: string,
-  relativeError: number,
-  floor: number,
-  most: number,
-  least?: number,
-): MeterModel => ({
-  id,
-  relativeError,
-  floor,
-  most,
-  ...(least === undefined ? {} : { least }),
-  overRangeAbove: most,
-  wrong: { overRange: 0.05, nearZero: 0.2 },
-});
+/** One reading in twenty that goes wrong shows over range. Common practice. */
+const meter = meterOf(0.05);
 
 /** How instruments err on water, gas and flue gas. Common practice. */
 const fireMeters: Partial<Record<Quantity, MeterModel>> = {

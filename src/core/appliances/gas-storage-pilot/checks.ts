@@ -1,26 +1,5 @@
-import type { CheckWords, Instrument } from '../family';
-
-type Rest = Partial<Omit<CheckWords, 'label' | 'doThis' | 'covers' | 'answers'>>;
-
-const looked = (
-  label: string,
-  doThis: string,
-  answers: Readonly<Record<string, string>>,
-  rest: Rest = {},
-): CheckWords => ({ label, doThis, covers: [], answers, ...rest });
-
-const read = (
-  label: string,
-  doThis: string,
-  instrument: Instrument,
-  rest: Rest = {},
-): CheckWords => ({
-  label,
-  doThis,
-  covers: [],
-  instrument,
-  ...rest,
-});
+import type { CheckWords } from '../family';
+import { looked, read } from '../kit/check-words';
 
 const gas = { caution: 'gas' } as const;
 const hot = { caution: 'hot-water' } as const;
@@ -32,25 +11,25 @@ export const checks: Readonly<Record<string, CheckWords>> = {
     'Smell for gas',
     'Smell at floor level and along the joints, before anything is switched or lit.',
     { none: 'no smell', smell: 'gas smelled' },
-    gas,
+    'gas',
   ),
   'gas-creep': looked(
     'Meter, nothing burning',
     'Watch the smallest dial of the meter for 5 min with nothing burning in the house.',
     { still: 'stands still', moves: 'moves' },
-    gas,
+    'gas',
   ),
   'leak-static': looked(
     'Leak check ahead of the valve',
     'Leak solution or detector on every joint ahead of the valve.',
     { none: 'no bubbles', bubbles: 'bubbles' },
-    gas,
+    'gas',
   ),
   'leak-firing': looked(
     'Leak check, burner on',
     'Leak solution on the main and pilot tube joints behind the valve, burner on.',
     { none: 'no bubbles', bubbles: 'bubbles' },
-    gas,
+    'gas',
   ),
   'other-gas-appliance': looked('Another gas appliance', 'Try a hob or another gas appliance.', {
     works: 'works',
@@ -66,7 +45,7 @@ export const checks: Readonly<Record<string, CheckWords>> = {
     'Another tap',
     'Open a hot tap elsewhere.',
     { 'same-everywhere': 'the same', 'hot-elsewhere': 'hot there' },
-    hot,
+    'hot-water',
   ),
   'dial-look': looked('Knob as found', 'Read the knob before it is touched.', {
     usual: 'usual',
@@ -127,7 +106,7 @@ export const checks: Readonly<Record<string, CheckWords>> = {
     'Flue',
     'Follow the flue to its cap: slope, joints, nests, a fallen baffle.',
     { sound: 'sound', 'fault-seen': 'fault seen' },
-    { caution: 'hot-metal' },
+    'hot-metal',
   ),
   'soot-look': looked('Soot or scorch', 'Look round the burner door and the hood.', {
     clean: 'clean',
@@ -141,7 +120,7 @@ export const checks: Readonly<Record<string, CheckWords>> = {
     'Light the pilot',
     'Five minutes with the knob off, a second sniff, knob to pilot, pressed, spark. Face beside the glass.',
     { lights: 'lights', 'lights-after-long': 'after a long time', 'no-flame': 'no flame' },
-    gas,
+    'gas',
   ),
   'pilot-flame-look': looked(
     'Pilot flame',
@@ -153,7 +132,7 @@ export const checks: Readonly<Record<string, CheckWords>> = {
       'blown-about': 'blown about',
       'misses-tip': 'misses the tip',
     },
-    flame,
+    'flame',
   ),
   'tip-look': looked('Tip in its bracket', 'Is the tip pushed up home?', {
     'high-in-bracket': 'high, home',
@@ -163,13 +142,13 @@ export const checks: Readonly<Record<string, CheckWords>> = {
     'Let the knob go',
     'Held 60 s, until the light blinks at most 90 s, then let go.',
     { holds: 'pilot holds', drops: 'pilot drops' },
-    flame,
+    'flame',
   ),
   'cutout-reset-press': looked(
     'Roll-out reset',
     'Press the roll-out button once. Find out why flame rolled out before it is lit again.',
     { clicked: 'clicked', 'no-click': 'no click', 'no-button': 'has no button' },
-    { caution: 'press-once' },
+    'press-once',
   ),
   'thermocouple-nut-feel': looked(
     'Joint at the valve',
@@ -236,7 +215,7 @@ export const checks: Readonly<Record<string, CheckWords>> = {
     'Known good thermocouple',
     'Cock shut. Spare in the valve, its tip in a torch away from the heater, pressed 60 s and let go: when does the magnet click?',
     { holds: 'some seconds later', drops: 'at once, or never took' },
-    flame,
+    'flame',
   ),
   'burner-start': looked(
     'Burner start',
@@ -247,7 +226,7 @@ export const checks: Readonly<Record<string, CheckWords>> = {
       none: 'no burner',
       'pilot-goes-out': 'pilot goes out',
     },
-    flame,
+    'flame',
   ),
   'burner-flame-look': looked(
     'Burner flame',
@@ -259,25 +238,25 @@ export const checks: Readonly<Record<string, CheckWords>> = {
       'weak-or-patchy': 'weak or patchy',
       'rolls-out': 'rolls out',
     },
-    flame,
+    'flame',
   ),
   'dial-through-water': looked(
     'Dial through the water',
     'Turn the dial from low to its last mark and back: does the burner follow?',
     { 'on-and-off': 'on and off', 'never-on': 'never on', 'never-off': 'never off' },
-    flame,
+    'flame',
   ),
   'pilot-with-doors-shut-fans-on': looked(
     'Pilot, doors shut, fans on',
     'All doors and windows shut, all fans on: watch the pilot.',
     { steady: 'steady', pulled: 'pulled' },
-    flame,
+    'flame',
   ),
   'spillage-check': looked(
     'Spillage',
     'Doors and windows shut, fans on, burner hot: smoke at the rim of the hood.',
     { draws: 'draws', spills: 'spills' },
-    { caution: 'carbon-monoxide' },
+    'carbon-monoxide',
   ),
   'gas-inlet-static-pressure': read(
     'Inlet pressure, nothing burning',
@@ -313,7 +292,7 @@ export const checks: Readonly<Record<string, CheckWords>> = {
     'Orifice marking',
     'Burner out: is the orifice that of the gas on the plate?',
     { right: 'right', wrong: 'wrong' },
-    gas,
+    'gas',
   ),
   'assembly-out-look': looked(
     'Burner assembly, out',
@@ -326,7 +305,7 @@ export const checks: Readonly<Record<string, CheckWords>> = {
       'ports-rusted-or-linty': 'ports rusted or linty',
       'screen-furred': 'screen furred',
     },
-    gas,
+    'gas',
   ),
   'outlet-first': read('First hot water', 'Nearest hot tap, at once.', 'thermometer', hot),
   'outlet-after-5-min': read(
@@ -345,7 +324,7 @@ export const checks: Readonly<Record<string, CheckWords>> = {
     'Drain',
     'Open the drain into a bucket.',
     { clear: 'clear', grit: 'grit', chokes: 'chokes' },
-    hot,
+    'hot-water',
   ),
   'noise-listen': looked('Noise', 'Listen while it heats and while water runs.', {
     none: 'none',
@@ -359,7 +338,7 @@ export const checks: Readonly<Record<string, CheckWords>> = {
     'Wiped dry, then hot',
     'Wipe dry, heat, look again: condensation goes, a leak comes back.',
     { 'stays-dry': 'stays dry', 'wet-again': 'wet again' },
-    flame,
+    'flame',
   ),
   'cold-off-tap-check': looked('Cold off, hot tap open', 'Does the water stop?', {
     stops: 'stops',
@@ -378,13 +357,13 @@ export const checks: Readonly<Record<string, CheckWords>> = {
     'Dip tube',
     'Knob off, cold off, pressure off: look into the cold nipple.',
     { whole: 'whole', 'short-or-gone': 'short or gone' },
-    hot,
+    'hot-water',
   ),
   'anode-look': looked(
     'Anode',
     'Knob off, cold off, pressure off: draw the anode.',
     { sound: 'sound', worn: 'worn', spent: 'spent' },
-    hot,
+    'hot-water',
   ),
   'pair-outlet-temperatures': read(
     'Both outlets',

@@ -1,16 +1,8 @@
-import type { Changes } from '../kit/change';
-import type { Mode } from '../kit/list-hypotheses';
+import type { SignalMode, SignalVariant } from '../kit/signal/declaration';
+import { ladder, plain } from '../kit/signal/fault-modes';
 import type { GasPlate } from './plate';
 
-/** A way a fault comes out: what it changes, how much that differs, and what it leads to. */
-export interface GasVariant {
-  readonly share: number;
-  readonly changes: Changes;
-  /** Natural logarithm spread of each changed element. */
-  readonly spread?: Readonly<Record<string, number>>;
-}
-
-export interface GasFault extends Mode<GasVariant> {
+export interface GasFault extends SignalMode {
   /** Chance that the pilot is found out, and that the roll-out cutout or the energy cutoff has opened on the way. */
   readonly pilotOut?: number;
   readonly trips?: number;
@@ -18,40 +10,9 @@ export interface GasFault extends Mode<GasVariant> {
   onlyWhere?(plate: GasPlate): boolean;
 }
 
-const plain = (id: string, changes: Changes = {}, rest: Partial<GasFault> = {}): GasFault => ({
-  id,
-  variants: [{ share: 1, changes }],
-  ...rest,
-});
-
-/** Between two values: so many steps, each as likely, with the stretch between them as its spread. */
-function ladder(
-  id: string,
-  element: string,
-  [least, most]: readonly [number, number],
-  steps: number,
-  rest: Partial<GasFault> = {},
-  beside: Changes = {},
-): GasFault {
-  const low = Math.log(least);
-  const step = (Math.log(most) - low) / steps;
-  const at = (count: number, k: number, width: number): GasVariant => ({
-    share: 1 / count,
-    changes: { ...beside, [element]: { value: Math.exp(low + width * (k + 0.5)) } },
-    // A flat stretch has the spread of its width over the root of twelve.
-    spread: { [element]: Math.max(0.03, width / Math.sqrt(12)) },
-  });
-  return {
-    id,
-    variants: Array.from({ length: steps }, (_, k) => at(steps, k, step)),
-    beside: [at(1, 0, step * steps)],
-    ...rest,
-  };
-}
-
 /** The same with more of its elements spread. */
 const withSpread = (fault: GasFault, spread: Readonly<Record<string, number>>): GasFault => {
-  const wider = (each: GasVariant) => ({ ...each, spread: { ...each.spread, ...spread } });
+  const wider = (each: SignalVariant) => ({ ...each, spread: { ...each.spread, ...spread } });
   return { ...fault, variants: fault.variants.map(wider), beside: fault.beside?.map(wider) };
 };
 
@@ -69,8 +30,8 @@ export const faults = (plate: GasPlate): readonly GasFault[] => {
     plain('flue-drips'),
     plain('thermal-ticks'),
     plain('crossed-fixture'),
-    plain('gas.off', { 'gas.supply': 'open' }, { pilotOut: 1 }),
-    plain('gas.air-in-line', { 'gas.air-in-line': { value: 1 } }, { pilotOut: 1 }),
+    { ...plain('gas.off', { 'gas.supply': 'open' }), pilotOut: 1 },
+    { ...plain('gas.air-in-line', { 'gas.air-in-line': { value: 1 } }), pilotOut: 1 },
     {
       id: 'gas.inlet-low',
       pilotOut: 0.25,
@@ -103,45 +64,33 @@ export const faults = (plate: GasPlate): readonly GasFault[] => {
         },
       ],
     },
-    plain('pilot.blown-out', {}, { pilotOut: 1 }),
-    ladder('pilot.orifice-dirty', 'pilot.opening', [0.06, 0.55], 5, { pilotOut: 0.6 }),
-    ladder('pilot.flame-deflected', 'tip.engagement', [0.2, 0.6], 3, { pilotOut: 0.5 }),
-    plain('igniter.no-spark', { 'igniter.spark': 'open' }, { pilotOut: 0.93 }),
-    ladder(
-      'draught.down',
-      'draught.strength',
-      [0.4, 1],
-      2,
-      { pilotOut: 0.7 },
-      {
+    { ...plain('pilot.blown-out'), pilotOut: 1 },
+    { ...ladder('pilot.orifice-dirty', 'pilot.opening', [0.06, 0.55], 5), pilotOut: 0.6 },
+    { ...ladder('pilot.flame-deflected', 'tip.engagement', [0.2, 0.6], 3), pilotOut: 0.5 },
+    { ...plain('igniter.no-spark', { 'igniter.spark': 'open' }), pilotOut: 0.93 },
+    {
+      ...ladder('draught.down', 'draught.strength', [0.4, 1], 2, {
         'flue.spill': { value: 0.45 },
-      },
-    ),
-    plain('flue.blocked', { 'flue.spill': { value: 0.9 } }, { pilotOut: 0.3, trips: 0.6 }),
-    ladder('air.filter-blocked', 'air.way', [0.2, 0.6], 3, { pilotOut: 0.7 }),
-    ladder('air.arrestor-blocked', 'air.way', [0.2, 0.6], 3, { pilotOut: 0.55, trips: 0.3 }),
-    ladder(
-      'air.room-starved',
-      'air.room',
-      [0.4, 0.8],
-      2,
-      { pilotOut: 0.5 },
-      {
+      }),
+      pilotOut: 0.7,
+    },
+    { ...plain('flue.blocked', { 'flue.spill': { value: 0.9 } }), pilotOut: 0.3, trips: 0.6 },
+    { ...ladder('air.filter-blocked', 'air.way', [0.2, 0.6], 3), pilotOut: 0.7 },
+    { ...ladder('air.arrestor-blocked', 'air.way', [0.2, 0.6], 3), pilotOut: 0.55, trips: 0.3 },
+    {
+      ...ladder('air.room-starved', 'air.room', [0.4, 0.8], 2, {
         'flue.spill': { value: 0.6 },
-      },
-    ),
+      }),
+      pilotOut: 0.5,
+    },
     // What has worn gives less, and has more resistance of its own.
     withSpread(
-      ladder(
-        'thermocouple.worn',
-        'generator.output',
-        [0.15, 0.6],
-        6,
-        { pilotOut: 0.75 },
-        {
+      {
+        ...ladder('thermocouple.worn', 'generator.output', [0.15, 0.6], 6, {
           'generator.ohm': { factor: 1.4 },
-        },
-      ),
+        }),
+        pilotOut: 0.75,
+      },
       { 'generator.ohm': 0.22 },
     ),
     plain('thermocouple.open', { 'generator.ohm': 'open' }),
@@ -156,10 +105,10 @@ export const faults = (plate: GasPlate): readonly GasFault[] => {
         spread: { [element]: Math.log(leak[1] / leak[0]) / Math.sqrt(12) },
       })),
     },
-    ladder('tip.low-in-bracket', 'tip.engagement', [0.15, 0.55], 4, { pilotOut: 0.6 }),
-    ladder('joint.loose', 'joint.ohm', joint, 4, { pilotOut: 0.6 }),
-    plain('cutout.tripped-once', {}, { trips: 1, onlyWhere: hasCutout }),
-    plain('cutout.failed', { 'cutout.ohm': 'open' }, { onlyWhere: hasCutout }),
+    { ...ladder('tip.low-in-bracket', 'tip.engagement', [0.15, 0.55], 4), pilotOut: 0.6 },
+    { ...ladder('joint.loose', 'joint.ohm', joint, 4), pilotOut: 0.6 },
+    { ...plain('cutout.tripped-once'), trips: 1, onlyWhere: hasCutout },
+    { ...plain('cutout.failed', { 'cutout.ohm': 'open' }), onlyWhere: hasCutout },
     plain('valve.energy-cutoff-open', { 'energy-cutoff.ohm': 'open' }),
     {
       id: 'valve.magnet',
@@ -171,19 +120,19 @@ export const faults = (plate: GasPlate): readonly GasFault[] => {
         spread: { 'magnet.let-go': 0.12 },
       })),
     },
-    plain('valve.electronics', { 'electronics.alive': 'open' }, { onlyWhere: isThermopile }),
+    { ...plain('valve.electronics', { 'electronics.alive': 'open' }), onlyWhere: isThermopile },
     plain('valve.never-opens', { 'valve.opens': 'open' }),
-    plain('valve.never-shuts', { 'valve.shuts': 'open' }, { cutsOff: 0.5 }),
+    { ...plain('valve.never-shuts', { 'valve.shuts': 'open' }), cutsOff: 0.5 },
     ladder('valve.reads-low', 'valve.early-kelvin', [8, 18], 2),
     ladder('dial.low', 'dial.celsius', [30, 42], 2),
-    plain('dial.pilot', { 'knob.on': 'open' }, { pilotOut: 0.4 }),
+    { ...plain('dial.pilot', { 'knob.on': 'open' }), pilotOut: 0.4 },
     ladder('dial.high', 'dial.celsius', [63, 72], 1),
     ladder('burner.ports-dirty', 'burner.ports', [0.8, 0.95], 1),
     ladder('burner.orifice-blocked', 'burner.orifice', [0.4, 0.75], 2),
-    plain('burner.late-ignition', { 'burner.late': 'closed' }, { trips: 0.3 }),
+    { ...plain('burner.late-ignition', { 'burner.late': 'closed' }), trips: 0.3 },
     ladder('sediment', 'tank.sediment', [0.3, 1], 2),
     plain('dip-tube.gone', { 'tank.dip-tube': 'open' }),
-    plain('tank.leaks', {}, { pilotOut: 0.7 }),
+    { ...plain('tank.leaks'), pilotOut: 0.7 },
     plain('fitting.weeps'),
     {
       id: 'relief.drips',
@@ -199,10 +148,13 @@ export const faults = (plate: GasPlate): readonly GasFault[] => {
     },
     plain('nipple.restrictor-sings'),
     plain('anode.spent'),
-    ladder('pair.unequal-runs', 'pair.nearer-share', [0.65, 0.9], 2, { onlyWhere: isParallel }),
-    plain('pair.valve-shut', { 'pair.nearer-share': { value: 0.02 } }, { onlyWhere: isParallel }),
-    plain('series.first-out', { 'pair.other-heats': 'open' }, { onlyWhere: isSeries }),
-    plain('pair.other-out', { 'pair.other-heats': 'open' }, { onlyWhere: isParallel }),
+    { ...ladder('pair.unequal-runs', 'pair.nearer-share', [0.65, 0.9], 2), onlyWhere: isParallel },
+    {
+      ...plain('pair.valve-shut', { 'pair.nearer-share': { value: 0.02 } }),
+      onlyWhere: isParallel,
+    },
+    { ...plain('series.first-out', { 'pair.other-heats': 'open' }), onlyWhere: isSeries },
+    { ...plain('pair.other-out', { 'pair.other-heats': 'open' }), onlyWhere: isParallel },
   ];
 };
 

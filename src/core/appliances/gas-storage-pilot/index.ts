@@ -1,6 +1,6 @@
 import type { MeterModel } from '../../diagnosis/model';
 import type { Quantity } from '../../quantities';
-import { meterInputOhm, meters } from '../kit/meters';
+import { meterInputOhm, meterOf, meters } from '../kit/meters';
 import { readNames } from '../kit/names';
 import type { FamilyParameters } from '../kit/parameters';
 import { signalFamily } from '../kit/signal/family';
@@ -33,22 +33,8 @@ import { words } from './words';
 
 const names = readNames(namesFile);
 
-/** A meter of so much relative error and so much near zero, that shows over range past its most. */
-const meter = (
-  id: string,
-  relativeError: number,
-  floor: number,
-  most: number,
-  least?: number,
-): MeterModel => ({
-  id,
-  relativeError,
-  floor,
-  most,
-  ...(least === undefined ? {} : { least }),
-  overRangeAbove: most,
-  wrong: { overRange: 0.1, nearZero: 0.2 },
-});
+/** One reading in ten that goes wrong shows over range: clips on a millivolt lead slip. Common practice. */
+const meter = meterOf(0.1);
 
 /** How instruments err on gas and millivolts. Common practice. */
 const gasMeters: Partial<Record<Quantity, MeterModel>> = {

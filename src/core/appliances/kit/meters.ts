@@ -46,3 +46,19 @@ export const meters = {
     most: 100,
   },
 } as const satisfies Record<string, MeterModel>;
+
+/**
+ * Makes meters of so much relative error and so much near zero, that show over range past their most; with the chance that
+ * a reading which goes wrong shows over range.
+ */
+export const meterOf =
+  (wrongOverRange: number) =>
+  (id: string, relativeError: number, floor: number, most: number, least?: number): MeterModel => ({
+    id,
+    relativeError,
+    floor,
+    most,
+    ...(least === undefined ? {} : { least }),
+    overRangeAbove: most,
+    wrong: { overRange: wrongOverRange, nearZero: 0.2 },
+  });

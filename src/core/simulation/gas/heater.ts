@@ -1,6 +1,7 @@
 import names from '../../appliances/gas-storage-pilot/names.json' with { type: 'json' };
 import type { FamilyNames } from '../../appliances/kit/names';
 import { isDone, type UnitState } from '../../appliances/kit/unit-state';
+import { drawFaults, knownFault, type Together } from '../drawn-faults';
 import type { Random } from '../random';
 import type {
   Complaint,
@@ -32,7 +33,7 @@ const familyNames = names as unknown as FamilyNames;
 const cutoutReset = 'cutout-reset';
 
 /** Pairs that come together more often than chance. Common practice. */
-const together: readonly (readonly [string, string, number])[] = [
+const together: readonly Together[] = [
   ['sediment', 'tank.leaks', 2],
   ['air.filter-blocked', 'air.arrestor-blocked', 3],
   ['thermocouple.worn', 'pilot.orifice-dirty', 2.5],
@@ -57,37 +58,16 @@ const isThere = (fault: string, { valve, rollOut, arrangement }: GasFacts): bool
   return true;
 };
 
-function drawFaults(facts: GasFacts, twoFaults: number, random: Random): string[] {
-  const weights = gasWeights.filter(([id]) => isThere(id, facts));
-  if (!random.chance(twoFaults)) return [random.pick(weights)];
-  const real = weights.filter(([id]) => id !== 'no-fault');
-  const part = (id: string) => id.split('.')[0]!;
-  const pairs = real.flatMap(([one, weight], k) =>
-    real
-      .slice(k + 1)
-      .filter(([other]) => part(other) !== part(one))
-      .map(([other, otherWeight]) => {
-        const factor = together.find(([a, b]) =>
-          [a, b].every((each) => each === one || each === other),
-        );
-        return [[one, other], weight * otherWeight * (factor?.[2] ?? 1)] as const;
-      }),
-  );
-  return [...random.pick(pairs)];
-}
+const weightsOf = (facts: GasFacts) => gasWeights.filter(([id]) => isThere(id, facts));
 
-const known = (id: string) => {
-  const repair = familyNames.faults[id];
-  if (repair === undefined) throw new RangeError(`no fault is named "${id}"`);
-  return { id, repair };
-};
+const known = knownFault(familyNames);
 
 function simulateGas(
   facts: GasFacts,
   random: Random,
   { faults, twoFaults = 0, wrongReadings = 0 }: SimulationOptions,
 ): SimulatedUnit {
-  const drawn = (faults ?? drawFaults(facts, twoFaults, random)).map(known);
+  const drawn = (faults ?? drawFaults(weightsOf(facts), together, twoFaults, random)).map(known);
   const own = () => drawUnit(new Set(standing.map((each) => each.id)), facts, random);
   let standing = drawn;
   let unit = own();

@@ -1,6 +1,7 @@
 import names from '../../appliances/combi-boiler/names.json' with { type: 'json' };
 import type { FamilyNames } from '../../appliances/kit/names';
 import type { UnitState } from '../../appliances/kit/unit-state';
+import { drawFaults, knownFault, type Together } from '../drawn-faults';
 import type { Random } from '../random';
 import type {
   Complaint,
@@ -24,7 +25,6 @@ import {
   type CombiFacts,
   type CombiUnit,
 } from './combi-unit';
-import { drawFaults } from './draw-faults';
 import { shown } from './eyes';
 import { combiWeights, waterNumbers as numbers } from './numbers';
 import { number, overRange, slipOf, type Answered } from './reading';
@@ -32,7 +32,7 @@ import { number, overRange, slipOf, type Answered } from './reading';
 const familyNames = names as unknown as FamilyNames;
 
 /** Pairs that come together more often than chance. Common practice. */
-const together: readonly (readonly [string, string, number])[] = [
+const together: readonly Together[] = [
   ['hose', 'plate', 4],
   ['system', 'filter', 4],
   ['vessel', 'relief', 5],
@@ -40,11 +40,7 @@ const together: readonly (readonly [string, string, number])[] = [
   ['pressure', 'air', 3.5],
 ];
 
-const known = (id: string) => {
-  const repair = familyNames.faults[id];
-  if (repair === undefined) throw new RangeError(`no fault is named "${id}"`);
-  return { id, repair };
-};
+const known = knownFault(familyNames);
 
 /** Combination boilers, each with its own values. */
 export const simulatedCombi: SimulatedFamily = {

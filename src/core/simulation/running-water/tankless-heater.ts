@@ -1,6 +1,7 @@
 import names from '../../appliances/tankless-gas/names.json' with { type: 'json' };
 import type { FamilyNames } from '../../appliances/kit/names';
 import { isDone, type UnitState } from '../../appliances/kit/unit-state';
+import { drawFaults, knownFault, type Together } from '../drawn-faults';
 import type { Random } from '../random';
 import type {
   Complaint,
@@ -10,7 +11,6 @@ import type {
   SimulationOptions,
 } from '../simulated-family';
 import { carbonDioxide, fullShare } from './burner';
-import { drawFaults } from './draw-faults';
 import { shown } from './eyes';
 import { tanklessWeights, waterNumbers as numbers } from './numbers';
 import { number, overRange, slipOf, type Answered } from './reading';
@@ -30,18 +30,14 @@ import {
 const familyNames = names as unknown as FamilyNames;
 
 /** Pairs that come together more often than chance. Common practice. */
-const together: readonly (readonly [string, string, number])[] = [
+const together: readonly Together[] = [
   ['strainer', 'flow-sensor', 4],
   ['exchanger', 'limit', 3],
   ['burner', 'flame-rod', 3],
   ['flue', 'air-switch', 2.5],
 ];
 
-const known = (id: string) => {
-  const repair = familyNames.faults[id];
-  if (repair === undefined) throw new RangeError(`no fault is named "${id}"`);
-  return { id, repair };
-};
+const known = knownFault(familyNames);
 
 /** Instantaneous gas heaters, each with its own values. */
 export const simulatedTankless: SimulatedFamily = {

@@ -17,6 +17,7 @@ import type { KeyedTank } from '../logged-water';
 import type { SheetParameter } from '../../../settings/parameter';
 import type { Drawing } from '../../drawing';
 import type { CheckWords, FamilyCodes, Question, Repair } from '../../family';
+import type { JointReading } from '../../joint-reading';
 import type { PictureState } from '../../picture';
 import type { Changes, Ends } from '../change';
 import type { CheckEffects } from '../effects';
@@ -166,6 +167,8 @@ export interface SignalDeclaration<Plate extends FamilyPlate, S extends Standing
   readonly ownSpread: Readonly<Record<string, number>>;
   readonly looks: Readonly<Record<string, SignalLook<Plate, S>>>;
   readonly answers: Readonly<Record<string, (seen: Seen<Plate, S>) => Shares>>;
+  /** Checks that are judged together as well. */
+  readonly joint?: readonly JointReading[];
   /** Its water in time, where it stores any. */
   readonly water?: SignalWater<Plate, S>;
   /** Its tap in time, where it warms water as it runs. */

@@ -224,6 +224,7 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
     drawnRatings: () => ({}),
     nextProof: (plate) => declaration.nextProof(plate as Plate),
     burnsGas: declaration.access.facts.some((each) => each.opensGas),
+    joint: declaration.joint,
     codes: declaration.codes,
     firstCheck: (state) =>
       declaration.access.facts.find((each) => each.isFirst && !isSo(state, each))?.shownBy,

@@ -1,0 +1,18 @@
+/** What several readings come to that were taken to be judged together. */
+export interface JointVerdict {
+  readonly isGood: boolean;
+  /** As one sentence, without its number. */
+  readonly words: string;
+  /** What they have in common, as a difference, where that is a number. */
+  readonly kelvin?: number;
+}
+
+/** Checks whose readings say more together than each alone. */
+export interface JointReading {
+  readonly id: string;
+  readonly title: string;
+  /** In the order that the judge takes them. */
+  readonly checks: readonly string[];
+  /** @param values a number of each check, in its kept unit. */
+  judge(values: readonly number[]): JointVerdict;
+}

@@ -1,0 +1,46 @@
+import { useMemo } from 'react';
+import { familyOfJob } from '@/core/appliances';
+import { jointVerdicts, type JointFinding } from '@/core/job-diagnosis';
+import { walkEntries, type JobFile } from '@/core/job-file';
+import type { UnitSystem } from '@/core/quantities';
+import { CrossedBox, Tick } from '@/ui/marks';
+import { kelvinWords } from './kelvin-words';
+
+/** What readings say together that were taken to be judged together. */
+export function JointFindings({
+  findings,
+  system,
+}: {
+  findings: readonly JointFinding[];
+  system: UnitSystem;
+}) {
+  if (findings.length === 0) return null;
+  return (
+    <ul className="mt-2" aria-label="Judged together">
+      {findings.map(({ id, title, verdict, isAfterRepair }) => (
+        <li key={`${id} ${isAfterRepair}`} className="flex items-start gap-2 py-1">
+          <span className="mt-1 shrink-0">{verdict.isGood ? <Tick /> : <CrossedBox />}</span>
+          <span>
+            <strong className="font-semibold">
+              {title}
+              {isAfterRepair ? ', after the repair' : ''}:
+            </strong>{' '}
+            {verdict.words}
+            {verdict.kelvin === undefined ? '' : ` ${kelvinWords(verdict.kelvin, system)}`}.
+          </span>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** The same of a job as it stands, where its family has readings of that kind. */
+export function JointFindingsOfJob({ job, system }: { job: JobFile; system: UnitSystem }) {
+  const findings = useMemo(() => {
+    const family = familyOfJob(job);
+    return family.joint === undefined
+      ? []
+      : jointVerdicts(family, walkEntries(job.entries, family.catalogue));
+  }, [job]);
+  return <JointFindings findings={findings} system={system} />;
+}
