@@ -1,4 +1,5 @@
 import type { SignalMode } from '../kit/signal/declaration';
+import { deadControl } from '../gas-fired/dead-control';
 import { eitherSide, ladder, plain } from '../kit/signal/fault-modes';
 import type { CombiPlate } from './plate';
 
@@ -16,7 +17,7 @@ export function faults({ primaryHose, keepWarm }: CombiPlate): readonly SignalMo
     plain('heat-call.missing', { 'heat-call.there': 'open' }),
     plain('supply.off', { 'supply.on': 'open' }),
     plain('fuse.open', { 'fuse.whole': 'open' }),
-    plain('control.dead', { 'control.alive': 'open' }),
+    deadControl(0.6),
     ladder('plate.scaled', 'plate.scale', [1, 4.5], 4, { 'plate.conductance': { value: 13.5 } }),
     {
       id: 'plate.blocked',

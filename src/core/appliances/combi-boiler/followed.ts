@@ -1,4 +1,4 @@
-import { fireFollows, outputElements } from '../gas-fired/fire';
+import { displayElements, fireFollows, outputElements } from '../gas-fired/fire';
 import type { Followed, Follows } from '../kit/signal/declaration';
 
 const tapWater: readonly string[] = [
@@ -62,19 +62,22 @@ export const followed: Followed = {
   signals: {
     ...fireFollows,
     'tap.flow': follows(tapWater),
-    'shown.flow': follows([...tapWater, 'outlet.past', 'turbine.gain', 'supply.on']),
+    'shown.flow': follows([...tapWater, 'outlet.past', 'turbine.gain', ...displayElements]),
     'cold.celsius': follows(['mains.celsius']),
     'tap.celsius': followsLimit(atTap, 'lit'),
     'tap.difference': followsLimit(atTap, 'lit'),
     'flow.rise': followsLimit(atTap, 'lit'),
-    'flow.peak': followsLimit([...atTap, 'flow-sensor.whole'], 'lit'),
+    'flow.peak': followsLimit([...atTap, 'flow-sensor.whole', ...displayElements], 'lit'),
     'tap.flow-return': followsLimit(atTap, 'lit'),
     'tap.heating-pipe': followsLimit(atTap, 'lit'),
     'heating.flow-return': follows(onHeating, 'lit'),
     'heating.flow': follows(onHeating, 'lit'),
-    'heating.shown': follows([...onHeating, 'flow-sensor.whole'], 'lit'),
+    'heating.shown': follows([...onHeating, 'flow-sensor.whole', ...displayElements], 'lit'),
     'radiators.celsius': follows(onHeating, 'lit'),
-    'flow.shown': followsLimit([...atTap, ...onHeating, 'flow-sensor.whole'], 'lit'),
+    'flow.shown': followsLimit(
+      [...atTap, ...onHeating, 'flow-sensor.whole', ...displayElements],
+      'lit',
+    ),
     'flow.celsius': followsLimit([...atTap, ...onHeating], 'lit'),
     'flow-return.difference': followsLimit([...atTap, ...onHeating], 'lit'),
     'heating.celsius': followsLimit([...atTap, ...onHeating], 'lit'),
@@ -85,7 +88,7 @@ export const followed: Followed = {
       'lit',
     ),
     'gauge.pascal': follows(['primary.pascal']),
-    'shown.pascal': follows(['primary.pascal', 'pressure-sensor.pascal']),
+    'shown.pascal': follows(['primary.pascal', 'pressure-sensor.pascal', ...displayElements]),
     'vessel.pascal': follows(['vessel.pascal']),
     'day.pascal': follows(['primary.pascal-a-day']),
     'hose.millimetre': follows(['hose.millimetre']),

@@ -1,4 +1,5 @@
 import { tapClass } from '../gas-fired/course-class';
+import { isDisplayLit } from '../gas-fired/fire';
 import {
   above,
   blurred,
@@ -9,6 +10,7 @@ import {
 } from '../gas-fired/outcome-tables';
 import type { Seen, Shares, SignalLook } from '../kit/signal/declaration';
 import { stateKey } from '../kit/unit-state';
+import type { Elements } from './elements';
 import { run, type CombiStanding } from './model';
 import namesFile from './names.json' with { type: 'json' };
 import outcomes from './outcomes.json' with { type: 'json' };
@@ -119,10 +121,12 @@ const withoutNone = (shares: Shares): Shares => {
   );
 };
 
+const isDark = ({ elements }: CombiSeen): boolean => !isDisplayLit(elements as Elements, 'on');
+
 /** What the control would show, by what it sees. */
 function codesAt(seen: CombiSeen): Shares {
+  if (isDark(seen)) return blurred({ none: 0.99 }, valuesOf('code-read'));
   const byStage: readonly (readonly [string, Shares])[] = [
-    ['dark', { none: 0.99 }],
     ['nothing', seen.has('control.dead') ? { 'ct-1': 0.3, none: 0.69 } : { none: 0.97 }],
     ['locked', codesLocked(seen)],
     ['fan-fails', { 'ai-1': 0.93 }],
@@ -141,13 +145,13 @@ function codesAt(seen: CombiSeen): Shares {
 
 function display(seen: CombiSeen): Shares {
   const code = 0.85 * (1 - (codes(seen).none ?? 0));
-  const dark = stageChance(seen, 'dark') > 0.5 ? 1 : seen.has('control.dead') ? 0.6 : 0;
+  const dark = isDark(seen) ? 1 : 0;
   return blurred(mixed(dark, { dark: 1 }, { code, normal: 1 - code }), valuesOf('display-look'));
 }
 
 /** What the display says that it works for. */
 function requested(seen: CombiSeen): Shares {
-  const dark = stageChance(seen, 'dark');
+  const dark = isDark(seen) ? 1 : 0;
   const dead = seen.has('control.dead') ? 1 : 0;
   const asked = signal(seen, 'asked') * (1 - dead);
   return blurred(

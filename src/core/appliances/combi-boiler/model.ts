@@ -20,7 +20,7 @@ import {
   type TapCourse,
   type TapHeater,
 } from '../../water';
-import { fireSignals, runFire, type GasPressures } from '../gas-fired/fire';
+import { fireSignals, isDisplayLit, runFire, type GasPressures } from '../gas-fired/fire';
 import { above, aboveByShare } from '../gas-fired/outcome-tables';
 import type { Running, Standing } from '../kit/signal/declaration';
 import { runnerOf, type Signals, type Stage } from '../kit/stages';
@@ -124,7 +124,7 @@ const water: Stage<CombiUnit> = {
     const shown = turbineShows(boiler, e['turbine.gain']);
     signals['tap.flow'] = tap;
     signals['boiler.flow'] = boiler;
-    signals['shown.flow'] = state.controls.power === 'off' || e['supply.on'] < 0.5 ? 0 : shown;
+    signals['shown.flow'] = isDisplayLit(e, state.controls.power) ? shown : 0;
     const called = isHeating(unit) && state.controls.roomThermostat !== 'lowest';
     signals.asked = called
       ? e['heat-call.there']
@@ -262,6 +262,7 @@ const heat: Stage<CombiUnit> = {
     const course = courseOf(unit, signals);
     const features = course && featuresOf(course);
     const isLit = signals.lit! > 0.5;
+    const isRead = isDisplayLit(e, unit.state.controls.power);
     const heating = isHeating(unit) && isLit ? heatingOf(unit, signals) : undefined;
     tapSignals(unit, signals, features, cold);
     signals.boils = course?.boils || (heating?.boils ?? false) ? 1 : 0;
@@ -269,13 +270,12 @@ const heat: Stage<CombiUnit> = {
     const back = heating?.back ?? features?.returnCelsius ?? startFlowCelsius;
     signals['flow.celsius'] = flow;
     signals['return.celsius'] = back;
-    signals['flow.shown'] = e['flow-sensor.whole'] < 0.5 ? -40 : flow + e['flow-sensor.kelvin'];
+    signals['flow.shown'] = isRead ? flowShown(e, flow) : 0;
     signals['flow-return.difference'] = flow - back;
     signals['tap.flow-return'] = features ? features.flowCelsius - features.returnCelsius : 0;
     signals['heating.flow-return'] = heating ? heating.flow - heating.back : 0;
     signals['heating.flow'] = heating?.flow ?? roomCelsius;
-    signals['heating.shown'] =
-      e['flow-sensor.whole'] < 0.5 ? -40 : (heating?.flow ?? roomCelsius) + e['flow-sensor.kelvin'];
+    signals['heating.shown'] = isRead ? flowShown(e, heating?.flow ?? roomCelsius) : 0;
     signals['tap.heating-pipe'] = strayWarm(e, features);
     signals['radiators.celsius'] = heating?.radiators ?? roomCelsius;
     signals['heating.celsius'] = heating ? heating.pipe : strayWarm(e, features);
@@ -300,7 +300,7 @@ const heat: Stage<CombiUnit> = {
           )
         : coldPascal;
     signals['gauge.pascal'] = coldPascal;
-    signals['shown.pascal'] = Math.max(0, coldPascal + e['pressure-sensor.pascal']);
+    signals['shown.pascal'] = isRead ? Math.max(0, coldPascal + e['pressure-sensor.pascal']) : 0;
     signals['vessel.pascal'] = e['vessel.pascal'];
     signals['day.pascal'] = e['primary.pascal-a-day'];
     signals['hose.millimetre'] = e['hose.millimetre'];
@@ -309,6 +309,10 @@ const heat: Stage<CombiUnit> = {
       e['flow-sensor.whole'] < 0.5 ? -60 : e['flow-sensor.kelvin'];
   },
 };
+
+/** What the display makes of a flow temperature: −40 °C of an open sensor. */
+const flowShown = (e: Elements, celsius: number): number =>
+  e['flow-sensor.whole'] < 0.5 ? -40 : celsius + e['flow-sensor.kelvin'];
 
 /** With a tap open the heating pipe stays as it was, but for what strays into it. */
 const strayWarm = (e: Elements, features: CourseFeatures | undefined): number => {
@@ -329,10 +333,9 @@ function tapSignals(
   signals['tap.celsius'] = tap;
   signals['tap.difference'] = tap - Number(state.controls.tapSetpoint ?? e['tap-setpoint.celsius']);
   signals['flow.rise'] = (features?.riseKelvinPerSecond ?? 0) * 60;
-  signals['flow.peak'] =
-    e['flow-sensor.whole'] < 0.5
-      ? -40
-      : (features?.peakCelsius ?? startFlowCelsius) + e['flow-sensor.kelvin'];
+  signals['flow.peak'] = isDisplayLit(e, state.controls.power)
+    ? flowShown(e, features?.peakCelsius ?? startFlowCelsius)
+    : 0;
   signals.swing = (features?.tapSwingKelvin ?? 0) * (1 - past);
   signals.cuts = features?.cuts ?? 0;
   signals.watt = features?.meanWatt ?? 0;

@@ -12,6 +12,7 @@ export const fireElements = {
   'supply.on': 1,
   'fuse.whole': 1,
   'control.alive': 1,
+  'display.lit': 1,
   'gas.supply': 1,
   /** Of the pressure with nothing burning, of the usual one; and what is left of it at full fire. */
   'gas.static': 1,
@@ -46,6 +47,13 @@ export const fireTolerances = {
   'air.excess': 0.03,
   'flue.co-share': 0.5,
 } as const;
+
+/** Nothing is read off a display that is dark: whatever it would have shown reads as nought. */
+export const isDisplayLit = (e: FireElements, power: string | undefined): boolean =>
+  power !== 'off' && e['supply.on'] > 0.5 && e['fuse.whole'] > 0.5 && e['display.lit'] > 0.5;
+
+/** What every readout follows beside what it shows. */
+export const displayElements = ['supply.on', 'fuse.whole', 'display.lit'] as const;
 
 /** Pressures of natural gas that a burner is made for, in pascal. Common practice; the plate wins. */
 export interface GasPressures {

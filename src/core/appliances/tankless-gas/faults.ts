@@ -1,3 +1,4 @@
+import { deadControl } from '../gas-fired/dead-control';
 import { eitherSide, ladder, plain } from '../kit/signal/fault-modes';
 import type { SignalMode } from '../kit/signal/declaration';
 import type { TanklessPlate } from './plate';
@@ -38,7 +39,7 @@ export function faults({ condensing }: TanklessPlate): readonly SignalMode[] {
     },
     plain('supply.off', { 'supply.on': 'open' }),
     plain('fuse.open', { 'fuse.whole': 'open' }),
-    plain('control.dead', { 'control.alive': 'open' }),
+    deadControl(0.45),
     plain('fixture.cartridge'),
     ladder('cross-connection.mixer', 'crossing.conductance', [8, 26], 2),
     ladder('recirculation.no-check', 'recirculation.conductance', [8, 26], 2),

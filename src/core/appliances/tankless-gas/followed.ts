@@ -1,4 +1,4 @@
-import { fireFollows, outputElements } from '../gas-fired/fire';
+import { displayElements, fireFollows, outputElements } from '../gas-fired/fire';
 import type { Followed, Follows } from '../kit/signal/declaration';
 
 /** What decides how much water goes through it and past it. */
@@ -45,12 +45,17 @@ export const followed: Followed = {
     ...fireFollows,
     'outlet.flow': follows(water),
     'heater.flow': follows(water),
-    'shown.flow': follows([...water, ...gain, 'supply.on']),
+    'shown.flow': follows([...water, ...gain, ...displayElements]),
     'cold-port.pascal': follows(water),
     'cold.celsius': follows(['mains.celsius']),
     'outlet.celsius': follows(heated, 'lit'),
-    'shown.outlet': follows(heated, 'lit'),
-    'shown.inlet': follows(['mains.celsius', 'inlet-sensor.kelvin', 'inlet-sensor.whole']),
+    'shown.outlet': follows([...heated, ...displayElements], 'lit'),
+    'shown.inlet': follows([
+      'mains.celsius',
+      'inlet-sensor.kelvin',
+      'inlet-sensor.whole',
+      ...displayElements,
+    ]),
     'hot.seconds': follows([...water, 'pipe.litre'], 'lit'),
     'gas.flow': follows(outputElements, 'lit'),
     'inlet-sensor.difference': follows(['inlet-sensor.kelvin', 'inlet-sensor.whole']),

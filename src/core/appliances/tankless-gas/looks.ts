@@ -1,4 +1,5 @@
-import { callStages } from '../gas-fired/fire';
+import { callStages, isDisplayLit } from '../gas-fired/fire';
+import type { Elements } from './elements';
 import { tapClass } from '../gas-fired/course-class';
 import { blurred, hasDropped, mixed, rowOf, type OutcomeTables } from '../gas-fired/outcome-tables';
 import type { Seen, Shares, SignalLook } from '../kit/signal/declaration';
@@ -43,7 +44,10 @@ const triesNot = (seen: TanklessSeen): number =>
 const elementOf = ({ elements }: TanklessSeen, id: string) => elements[id]!;
 
 /** What a control would show at a tap, by what it sees. */
+const isDark = ({ elements }: TanklessSeen): boolean => !isDisplayLit(elements as Elements, 'on');
+
 function codes(seen: TanklessSeen): Shares {
+  if (isDark(seen)) return blurred({ none: 0.99 }, namesFile.checks['code-read'].values);
   const of = (stage: string) => signal(seen, `stage.${stage}`);
   const whenBurning: Shares = seen.has('exchanger.scaled')
     ? signal(seen, 'cuts') >= 1
@@ -63,7 +67,6 @@ function codes(seen: TanklessSeen): Shares {
           ? { 'co-1': 0.9, 'fl-1': 0.06 }
           : { 'ht-2': 0.9, none: 0.05 };
   const byStage: readonly (readonly [string, Shares])[] = [
-    ['dark', { none: 0.99 }],
     ['standby', { none: 0.97 }],
     ['nothing', seen.has('control.dead') ? { 'ct-1': 0.15, none: 0.84 } : { none: 0.97 }],
     ['locked', whenLocked],
@@ -87,7 +90,7 @@ function codes(seen: TanklessSeen): Shares {
 /** What a display shows as it is found: a code stays until its cause is gone. */
 function display(seen: TanklessSeen): Shares {
   const codeShare = 1 - (codes(seen).none ?? 0);
-  const dark = signal(seen, 'stage.dark') > 0.5 ? 1 : seen.has('control.dead') ? 0.45 : 0;
+  const dark = isDark(seen) ? 1 : 0;
   const standby = elementOf(seen, 'request.on') < 0.5 ? 0.96 : 0.01;
   const lit: Shares = {
     code: codeShare * 0.85,

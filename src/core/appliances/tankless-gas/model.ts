@@ -11,7 +11,7 @@ import {
   type TapCourse,
   type TapHeater,
 } from '../../water';
-import { fireSignals, runFire, type GasPressures } from '../gas-fired/fire';
+import { fireSignals, isDisplayLit, runFire, type GasPressures } from '../gas-fired/fire';
 import { aboveByShare } from '../gas-fired/outcome-tables';
 import { isDone } from '../kit/unit-state';
 import { runnerOf, type Signals, type Stage } from '../kit/stages';
@@ -154,7 +154,7 @@ const water: Stage<TanklessUnit> = {
     signals['heater.flow'] = heater;
     signals['past.flow'] = past;
     signals['outlet.flow'] = heater + past;
-    signals['shown.flow'] = state.controls.power === 'off' || e['supply.on'] < 0.5 ? 0 : shown;
+    signals['shown.flow'] = isDisplayLit(e, state.controls.power) ? shown : 0;
     signals['cold-port.pascal'] = coldPortPascal;
     signals.asked = aboveByShare(shown, e['start.flow'], startSpread);
     signals['cold.celsius'] = e['mains.celsius'];
@@ -259,9 +259,10 @@ const heat: Stage<TanklessUnit> = {
     const before = features?.tapCelsius ?? cold;
     const mixed = heater + past > 0 ? (before * heater + cold * past) / (heater + past) : cold;
     signals['outlet.celsius'] = mixed;
-    signals['shown.outlet'] =
-      e['outlet-sensor.whole'] < 0.5 ? -40 : before + e['outlet-sensor.kelvin'];
-    signals['shown.inlet'] = e['inlet-sensor.whole'] < 0.5 ? -40 : cold + e['inlet-sensor.kelvin'];
+    const isRead = isDisplayLit(e, unit.state.controls.power);
+    const shows = (whole: number, celsius: number) => (!isRead ? 0 : whole < 0.5 ? -40 : celsius);
+    signals['shown.outlet'] = shows(e['outlet-sensor.whole'], before + e['outlet-sensor.kelvin']);
+    signals['shown.inlet'] = shows(e['inlet-sensor.whole'], cold + e['inlet-sensor.kelvin']);
     signals.swing = features
       ? features.tapSwingKelvin * (heater / Math.max(0.1, heater + past))
       : 0;

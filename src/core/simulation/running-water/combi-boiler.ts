@@ -132,6 +132,9 @@ function read(
     number(Math.max(0, shown(value, 0.012 * value, step, random)));
   const bar = (value: number, error = 0.04) =>
     number(Math.max(0, shown(value, error, meter.barStep, random)) * 1e5);
+  // A dark display shows nothing, and an open sensor the end of its scale.
+  const readout = (value: number) =>
+    unit.isDisplayDark ? number(0) : unit.has('flow-sensor.open') ? number(-40) : celsius(value, 1);
   const isPowered = !unit.has('supply.off');
   const isAlive = isPowered && !unit.has('fuse.open') && !unit.has('control.dead');
   const tries =
@@ -139,11 +142,12 @@ function read(
   const rest = 26 + 12 * random.next();
   const answers: Answered = {
     'flow-temperature-rise': () => number(shown((seen?.rise ?? 0) * 60, 4.5, 1, random)),
-    'display-flow-temperature-peak': () =>
-      unit.has('flow-sensor.open') ? number(-40) : celsius(seen?.peak ?? rest + unit.flowError, 1),
+    'display-flow-temperature-peak': () => readout(seen?.peak ?? rest + unit.flowError),
     'tap-flow': () => number(Math.max(0, shown(all, meter.flowShare * all, 0.1, random))),
     'display-tap-flow': () =>
-      number(Math.max(0, shown(shownTap(unit, through), meter.shownFlow, 0.1, random))),
+      unit.isDisplayDark
+        ? number(0)
+        : number(Math.max(0, shown(shownTap(unit, through), meter.shownFlow, 0.1, random))),
     'tap-temperature': () => celsius(tap),
     'tap-inlet-temperature': () => celsius(unit.coldCelsius),
     'tap-test-low-difference': () => celsius(tap - setCelsius, 1),
@@ -152,9 +156,7 @@ function read(
     'flow-return-difference-tap': () => celsius(seen ? seen.flow - seen.back : 0, 1.6),
     'flow-return-difference-heating': () => celsius(house ? house.flow - house.back : 0, 1.4),
     'display-flow-temperature-heating': () =>
-      unit.has('flow-sensor.open')
-        ? number(-40)
-        : celsius((house?.flow ?? unit.roomCelsius) + unit.flowError, 1),
+      readout((house?.flow ?? unit.roomCelsius) + unit.flowError),
     'flow-pipe-temperature-heating': () => celsius(house?.flow ?? unit.roomCelsius, 1.4),
     'radiator-mean-temperature': () => celsius(house?.radiators ?? unit.roomCelsius, 1.8),
     'heating-pipe-temperature-with-tap': () =>
@@ -165,7 +167,8 @@ function read(
         1.2,
       ),
     'pressure-gauge': () => bar(unit.primaryBar),
-    'display-pressure': () => bar(Math.max(0, unit.primaryBar + unit.sensorBar), 0.03),
+    'display-pressure': () =>
+      unit.isDisplayDark ? number(0) : bar(Math.max(0, unit.primaryBar + unit.sensorBar), 0.03),
     'pressure-hot': () =>
       bar(house ? hotBar(unit, (house.flow + house.back) / 2) : unit.primaryBar, 0.05),
     'pressure-change-in-a-day': () => number(shown(unit.barADay, 0.05, 0.05, random) * 1e5),
@@ -274,8 +277,8 @@ function kindOf(unit: CombiUnit, random: Random): string {
   const is = (...faults: string[]) => faults.some(unit.has);
   const pick = (...shares: readonly (readonly [string, number])[]) => random.pick(shares);
   const [tapEnd, heatEnd] = [endAt(unit, 'tap'), endAt(unit, 'heating')];
-  if (tapEnd === 'dark') return pick(['dead-display', 7], ['no-hot-water', 3]);
-  if (is('control.dead')) return pick(['dead-display', 55], ['code', 25], ['no-hot-water', 20]);
+  if (unit.isDisplayDark) return pick(['dead-display', 7], ['no-hot-water', 3]);
+  if (is('control.dead')) return pick(['dead-display', 1], ['code', 6], ['no-hot-water', 4]);
   if (is('plate.leaks-across', 'relief.passing', 'filling-valve.passing'))
     return pick(['leak', 5], ['code', 3], ['other', 2]);
   if (is('pressure.leak')) return pick(['code', 6], ['leak', 2], ['no-hot-water', 2]);

@@ -29,8 +29,7 @@ export function lookAtCombi(
     case 'gas-smell-sniff':
       return 'none';
     case 'display-look':
-      if (is('supply.off', 'fuse.open') || (is('control.dead') && random.chance(0.6)))
-        return 'dark';
+      if (unit.isDisplayDark) return 'dark';
       return codeOf(unit, random) === 'none' || random.chance(0.16) ? 'normal' : 'code';
     case 'code-read':
       return slip ? 'none' : codeOf(unit, random);
@@ -56,7 +55,7 @@ export function lookAtCombi(
     case 'heat-call-look':
       return either(is('heat-call.missing') || dead, 'no-call', 'call', [0.96, 0.03]);
     case 'display-request': {
-      if (is('supply.off', 'fuse.open')) return 'dark';
+      if (unit.isDisplayDark) return 'dark';
       const { through } = tapFlow(unit, call);
       const asks = !is('control.dead') && unit.gain * through >= unit.startFlow;
       return asks !== slip ? 'tap' : oneOf(['none', 85], ['heating', 15]);
@@ -235,7 +234,7 @@ function codeOf(unit: CombiUnit, random: Random): string {
     case 'lights-and-drops':
       return mostly(random.chance(0.9) ? 'fl-2' : 'fl-1');
     case 'nothing':
-      return is('control.dead') ? mostly('ct-1', 0.28) : 'none';
+      return is('control.dead') && !unit.isDisplayDark ? mostly('ct-1', 0.28) : 'none';
     case 'burns': {
       if (is('flame-sense.low')) return mostly('fl-2', 0.65);
       const seen = watched(unit, 'tap');

@@ -65,6 +65,8 @@ export interface CombiUnit {
   readonly pumpWatt: number;
   readonly ignitionSecond: number;
   readonly keepWarm: 'none-fitted' | 'off' | 'learned' | 'on';
+  /** Nothing is read off it. */
+  readonly isDisplayDark: boolean;
 }
 
 export function drawCombi(faults: readonly string[], facts: CombiFacts, random: Random): CombiUnit {
@@ -167,6 +169,8 @@ export function drawCombi(faults: readonly string[], facts: CombiFacts, random: 
           ? between([20, 32])
           : between(numbers.pumpWatt),
     ignitionSecond: between(waterNumbers.ignitionSecond),
+    isDisplayDark:
+      has('supply.off') || has('fuse.open') || (has('control.dead') && random.chance(0.6)),
     keepWarm: has('keep-warm.wrong')
       ? random.pick([
           ['on', 57],
@@ -215,7 +219,7 @@ export function loopFlow(unit: CombiUnit, way: 'plates' | 'heating'): number {
 }
 
 export const shownTap = (unit: CombiUnit, through: number): number =>
-  unit.has('supply.off') || unit.has('fuse.open') || through < 0.75 ? 0 : unit.gain * through;
+  unit.isDisplayDark || through < 0.75 ? 0 : unit.gain * through;
 
 export function endAt(unit: CombiUnit, call: CombiCall): Ends {
   const { through } = tapFlow(unit, call);

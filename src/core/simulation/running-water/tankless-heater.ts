@@ -130,20 +130,30 @@ function read(
     number(Math.max(0, shown(value, meter.flowShare * value, 0.1, random)));
   const pascal = (value: number, step: number) =>
     number(Math.max(0, shown(value, 0.012 * value, step, random)));
+  // A dark display shows nothing, and an open sensor the end of its scale.
+  const readout = (value: number | undefined) =>
+    unit.isDisplayDark
+      ? number(0)
+      : value === undefined
+        ? number(-40)
+        : celsius(value, meter.shownCelsius);
+  const flowShown = () =>
+    unit.isDisplayDark
+      ? number(0)
+      : number(
+          Math.max(
+            0,
+            shown(shownFlow(unit, through, set.isReseated), meter.shownFlow, 0.1, random),
+          ),
+        );
   const isPowered = !unit.has('supply.off');
   const isAlive = isPowered && !unit.has('fuse.open') && !unit.has('control.dead');
   const tries = end !== 'dark' && end !== 'standby' && end !== 'nothing' && end !== 'locked';
   const answers: Answered = {
     'tap-flow': () => flow(through + past),
     'tap-temperature': () => celsius(outlet),
-    'display-flow': () =>
-      number(
-        Math.max(0, shown(shownFlow(unit, through, set.isReseated), meter.shownFlow, 0.1, random)),
-      ),
-    'display-flow-service-port': () =>
-      number(
-        Math.max(0, shown(shownFlow(unit, through, set.isReseated), meter.shownFlow, 0.1, random)),
-      ),
+    'display-flow': () => flowShown(),
+    'display-flow-service-port': () => flowShown(),
     'seconds-to-hot': () =>
       number(
         isLit
@@ -161,13 +171,9 @@ function read(
     'service-port-flow': () => flow(through),
     'service-port-temperature': () => celsius(hot),
     'display-outlet-temperature': () =>
-      unit.has('outlet-sensor.open')
-        ? number(-40)
-        : celsius(hot + unit.outletError, meter.shownCelsius),
+      readout(unit.has('outlet-sensor.open') ? undefined : hot + unit.outletError),
     'display-inlet-temperature': () =>
-      unit.has('inlet-sensor.open')
-        ? number(-40)
-        : celsius(unit.coldCelsius + unit.inletError, meter.shownCelsius),
+      readout(unit.has('inlet-sensor.open') ? undefined : unit.coldCelsius + unit.inletError),
     'inlet-temperature': () => celsius(unit.coldCelsius),
     'inlet-pressure-static': () => pascal(unit.mainsBar * 1e5, 5000),
     'inlet-pressure-running': () =>
@@ -298,12 +304,12 @@ function kindOf(unit: TanklessUnit, random: Random): string {
     return pick(['code', 7], ['no-hot-water', 2], ['other', 1]);
   if (is('pipe-run.long')) return pick(['late', 9], ['other', 1]);
   if (is('fixture.cartridge')) return pick(['lukewarm', 45], ['no-hot-water', 35], ['swings', 20]);
-  if (end === 'dark') return pick(['no-hot-water', 5], ['dead-display', 5]);
+  if (unit.isDisplayDark) return pick(['no-hot-water', 5], ['dead-display', 5]);
   if (end === 'nothing' || end === 'standby')
     return pick(
       ['no-hot-water', 80],
       ['swings', is('demand.below-minimum', 'strainer.blocked') ? 25 : 3],
-      ['dead-display', is('control.dead') ? 40 : 2],
+      ['dead-display', 2],
       ['other', 5],
     );
   if (end !== 'burns') return pick(['code', 5], ['no-hot-water', 4], ['other', 0.5]);

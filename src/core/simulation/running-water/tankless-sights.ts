@@ -20,7 +20,7 @@ export function lookAtTankless(
     case 'gas-smell-sniff':
       return 'none';
     case 'display-look': {
-      if (end === 'dark' || (is('control.dead') && random.chance(0.5))) return 'dark';
+      if (unit.isDisplayDark) return 'dark';
       if (is('control.standby')) return 'standby';
       return code(unit, random) === 'none' || random.chance(0.17) ? 'normal' : 'code';
     }
@@ -149,7 +149,7 @@ function code(unit: TanklessUnit, random: Random): string {
     case 'lights-and-drops':
       return mostly(random.chance(0.88) ? 'fl-2' : 'fl-1');
     case 'nothing':
-      return is('control.dead') ? mostly('ct-1', 0.14) : 'none';
+      return is('control.dead') && !unit.isDisplayDark ? mostly('ct-1', 0.28) : 'none';
     case 'burns': {
       if (is('flame-rod.dirty', 'earth.poor')) return mostly('fl-2', 0.65);
       if (is('exchanger.scaled')) {

@@ -49,6 +49,8 @@ export interface TanklessUnit {
   readonly outletError: number;
   readonly pipeLitre: number;
   readonly ignitionSecond: number;
+  /** Nothing is read off it. */
+  readonly isDisplayDark: boolean;
 }
 
 export function drawTankless(
@@ -106,6 +108,8 @@ export function drawTankless(
     outletError: has('outlet-sensor.drift') ? sign() * between([6, 14]) : 0.4 * random.normal(),
     pipeLitre: has('pipe-run.long') ? between([3.5, 12]) : between(numbers.pipeLitre),
     ignitionSecond: between(waterNumbers.ignitionSecond),
+    isDisplayDark:
+      has('supply.off') || has('fuse.open') || (has('control.dead') && random.chance(0.5)),
   };
 }
 
@@ -154,8 +158,7 @@ export function shownFlow(unit: TanklessUnit, through: number, isReseated: boole
     unit.has('flow-sensor.dead') ||
     (unit.has('flow-sensor.connector') && !isReseated) ||
     unit.has('lines.reversed') ||
-    unit.has('supply.off') ||
-    unit.has('fuse.open');
+    unit.isDisplayDark;
   return lost || through < 0.75 ? 0 : unit.gain * through;
 }
 
