@@ -18,13 +18,19 @@ export default defineConfig({
   testDir: 'tests/e2e',
   timeout: 120_000,
   expect: { timeout: 15_000 },
-  workers: 2,
+  workers: 3,
   fullyParallel: true,
   forbidOnly: true,
   // A test that fails on a busy machine is tried once more, and named at the end of the run where it then passed.
   retries: 1,
   globalSetup: './tests/e2e/global-setup.ts',
-  use: { launchOptions, trace: 'off', contextOptions: { reducedMotion: 'reduce' } },
+  use: {
+    launchOptions,
+    trace: 'off',
+    contextOptions: { reducedMotion: 'reduce' },
+    // Each test is a new device, which would take in the whole application: those that go on without a server allow it.
+    serviceWorkers: 'block',
+  },
   projects: [
     {
       name: 'desk',

@@ -14,6 +14,8 @@ export default defineConfig({
       'tests/{oracles,properties,database,operations,command-line,instruments}/**/*.test.ts',
     ],
     setupFiles: ['tests/all-families.ts'],
+    // One module graph for all files of a worker: what a family is worked out to is worked out once.
+    isolate: false,
     maxWorkers: 2,
     testTimeout: 60_000,
     hookTimeout: 60_000,

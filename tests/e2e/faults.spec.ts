@@ -1,6 +1,9 @@
 import { expect, test } from '@playwright/test';
 import { andEntered, currentCheck, baseUrl, openJob, openLimits, sentJob } from './technician';
 
+// These go on without a server: the service worker has to be there.
+test.use({ serviceWorkers: 'allow' });
+
 test.describe('a network that is gone', () => {
   test('entries are kept on the device, survive a reload and go by themselves later', async ({
     page,

@@ -2,6 +2,9 @@ import { expect, test, type Page } from '@playwright/test';
 import type { Entry } from '../../src/core/job-file';
 import { andEntered, baseUrl, currentCheck, openJob, pressKeys, proveDead } from './technician';
 
+// These go on without a server: the service worker has to be there.
+test.use({ serviceWorkers: 'allow' });
+
 /** What waits on a device: seen from every page, sent from every page, and never gone in silence. */
 
 const skip = (page: Page) =>

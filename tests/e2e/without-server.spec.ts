@@ -13,6 +13,9 @@ import {
   workOut,
 } from './technician';
 
+// These go on without a server: the service worker has to be there.
+test.use({ serviceWorkers: 'allow' });
+
 /** The production build with its service worker, and no server from the first tap on. */
 
 test.describe.configure({ mode: 'serial' });

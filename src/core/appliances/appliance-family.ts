@@ -307,6 +307,8 @@ export interface ApplianceFamily {
   isBarred(check: string, complaint: JobFile['complaint']): boolean;
   /** The one number that an entry with several values comes to. */
   combined(entry: ReadingEntry): number | undefined;
+  /** The outcome that it comes to instead, where it is judged by its class: an analysis. */
+  classed?(entry: ReadingEntry): string | undefined;
   /** What a new part must match, by its kind: `element`, `thermocouple`; nothing for a kind that fits anything. */
   partRequirements(
     kind: string,

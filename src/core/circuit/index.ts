@@ -13,4 +13,5 @@
 
 export * from './netlist';
 export * from './numbering';
+export * from './relays';
 export * from './solve';

@@ -11,11 +11,13 @@ import { numberOf, type Quantity } from '../quantities';
 export function resultOf(
   { instruments }: Pick<JobFile, 'instruments'>,
   entry: Entry,
-  { catalogue, combined }: Pick<ApplianceFamily, 'catalogue' | 'combined'>,
+  { catalogue, combined, classed }: Pick<ApplianceFamily, 'catalogue' | 'combined' | 'classed'>,
 ): EvidenceResult | undefined {
   if (entry.kind === 'observation') return { kind: 'outcome', outcome: entry.value };
   if (entry.kind !== 'reading') return undefined;
   if (entry.values) {
+    const outcome = classed?.(entry);
+    if (outcome !== undefined) return { kind: 'outcome', outcome };
     const value = combined(entry);
     return value === undefined ? undefined : { kind: 'number', value };
   }

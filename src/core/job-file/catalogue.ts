@@ -72,6 +72,8 @@ export interface CatalogueCheck {
   readonly values?: readonly string[];
   /** Keys of a reading that gives several values. */
   readonly valueKeys?: readonly string[];
+  /** Of these, what may be left out. */
+  readonly optionalKeys?: readonly string[];
   /** What each of them is of, where it is not the check's own quantity. */
   readonly valueQuantities?: Readonly<Record<string, Quantity>>;
   readonly power?: 'on' | 'off';

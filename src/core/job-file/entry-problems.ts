@@ -455,7 +455,9 @@ function readingProblems(
     return [{ pointer: `${pointer}/value`, message: 'The reading has no value.' }];
   }
   // Some of what belongs together tells nothing, and would stand there as if the check had been taken.
-  const missing = (check?.valueKeys ?? []).filter((key) => !Object.hasOwn(entry.values!, key));
+  const missing = (check?.valueKeys ?? []).filter(
+    (key) => !check?.optionalKeys?.includes(key) && !Object.hasOwn(entry.values!, key),
+  );
   const half = missing.map((key) => ({
     pointer: `${pointer}/values/${pointerPart(key)}`,
     message: `"${key}" is missing: these values are read together.`,

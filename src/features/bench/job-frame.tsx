@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { useState, type ReactNode } from 'react';
 import type { JobState } from '@/core/job-file';
 import type { JobRecord } from '@/features/record/use-job-record';
+import { UntilAlive } from '@/ui/until-alive';
 import { ProveDeadDialog } from './prove-dead-dialog';
 import { StateBar } from './state-bar';
 
@@ -44,7 +45,7 @@ export function JobFrame({
             ))}
           </nav>
         </div>
-        {children}
+        <UntilAlive>{children}</UntilAlive>
       </main>
       <ProveDeadDialog
         isOpen={isProving}

@@ -17,6 +17,7 @@ import { KnownUnitField } from './known-unit-field';
 import { openCall } from './open-call';
 import { PlateInputs } from './plate-inputs';
 import { PlateReadout } from './plate-readout';
+import { UntilAlive } from '@/ui/until-alive';
 
 interface CallFormProps {
   readonly system: UnitSystem;
@@ -87,83 +88,85 @@ function OpenCallForm({ system, timeZone }: CallFormProps) {
           }}
           noValidate
         >
-          <Column title="What is wrong">
-            <ChoiceGrid
-              id="kind"
-              label="Kind of complaint"
-              options={family.askedComplaints.map((value) => ({
-                value,
-                label: complaintWords[value]!,
-              }))}
-              chosen={draft.kind}
-              problem={problems.kind}
-              onChoose={(kind) => set({ kind })}
-            />
-            <Field id="words" label="In the customer's words" optional>
-              <textarea
-                id="field-words"
-                className="field min-h-20"
-                value={draft.words}
-                maxLength={4000}
-                onChange={(event) => set({ words: event.target.value })}
-              />
-            </Field>
-          </Column>
-          <Column title="What splits the field">
-            {asked.map((question) => (
-              <ChoiceRow
-                key={question}
-                label={family.questions[question]!.ask}
-                options={family.questions[question]!.values.map((value) => ({
+          <UntilAlive>
+            <Column title="What is wrong">
+              <ChoiceGrid
+                id="kind"
+                label="Kind of complaint"
+                options={family.askedComplaints.map((value) => ({
                   value,
-                  label: words.answer(question, value),
+                  label: complaintWords[value]!,
                 }))}
-                chosen={draft.answers[question]}
-                onChoose={(value) =>
-                  set({
-                    answers: {
-                      ...draft.answers,
-                      [question]: draft.answers[question] === value ? undefined : value,
-                    },
-                  })
-                }
+                chosen={draft.kind}
+                problem={problems.kind}
+                onChoose={(kind) => set({ kind })}
               />
-            ))}
-            <p className="text-small text-ink-2">
-              Leave open what nobody knows. Every answer moves the suspects.
-            </p>
-          </Column>
-          <Column title="Who, where, which unit">
-            <KnownUnitField chosen={known} onChoose={(knownUnit) => set({ knownUnit })} />
-            {!known && (
-              <NewUnitFields
-                family={family}
-                draft={draft}
-                set={set}
-                problems={problems}
-                system={system}
-              />
-            )}
-            <PlateReadout family={family} draft={draft} known={known} system={system} />
-            {isMissing && (
-              <p role="alert" className="mb-3 border-l-4 border-rule pl-3 font-medium">
-                This kind of unit is not on this device, and there is no connection. Choose another
-                kind, or load this page again with a signal.
+              <Field id="words" label="In the customer's words" optional>
+                <textarea
+                  id="field-words"
+                  className="field min-h-20"
+                  value={draft.words}
+                  maxLength={4000}
+                  onChange={(event) => set({ words: event.target.value })}
+                />
+              </Field>
+            </Column>
+            <Column title="What splits the field">
+              {asked.map((question) => (
+                <ChoiceRow
+                  key={question}
+                  label={family.questions[question]!.ask}
+                  options={family.questions[question]!.values.map((value) => ({
+                    value,
+                    label: words.answer(question, value),
+                  }))}
+                  chosen={draft.answers[question]}
+                  onChoose={(value) =>
+                    set({
+                      answers: {
+                        ...draft.answers,
+                        [question]: draft.answers[question] === value ? undefined : value,
+                      },
+                    })
+                  }
+                />
+              ))}
+              <p className="text-small text-ink-2">
+                Leave open what nobody knows. Every answer moves the suspects.
               </p>
-            )}
-            {problems.form && (
-              <p role="alert" className="my-3 border-l-4 border-rule pl-3 font-medium">
-                {problems.form}
-              </p>
-            )}
-            <button
-              type="submit"
-              className="button button-act mt-2 min-h-14 w-full text-lead"
-              disabled={isSending}
-            >
-              {isSending ? 'Opening the job' : 'Open the job'}
-            </button>
-          </Column>
+            </Column>
+            <Column title="Who, where, which unit">
+              <KnownUnitField chosen={known} onChoose={(knownUnit) => set({ knownUnit })} />
+              {!known && (
+                <NewUnitFields
+                  family={family}
+                  draft={draft}
+                  set={set}
+                  problems={problems}
+                  system={system}
+                />
+              )}
+              <PlateReadout family={family} draft={draft} known={known} system={system} />
+              {isMissing && (
+                <p role="alert" className="mb-3 border-l-4 border-rule pl-3 font-medium">
+                  This kind of unit is not on this device, and there is no connection. Choose
+                  another kind, or load this page again with a signal.
+                </p>
+              )}
+              {problems.form && (
+                <p role="alert" className="my-3 border-l-4 border-rule pl-3 font-medium">
+                  {problems.form}
+                </p>
+              )}
+              <button
+                type="submit"
+                className="button button-act mt-2 min-h-14 w-full text-lead"
+                disabled={isSending}
+              >
+                {isSending ? 'Opening the job' : 'Open the job'}
+              </button>
+            </Column>
+          </UntilAlive>
         </form>
       </main>
     </div>

@@ -37,7 +37,9 @@ function runServiceWorker(onNewer: () => void): () => void {
   let timer: ReturnType<typeof setInterval> | undefined;
   serviceWorker
     .register('/service-worker.js', { updateViaCache: 'none' })
-    .then((registration) => {
+    .then((registration: ServiceWorkerRegistration | undefined) => {
+      // A browser may take the call and give nothing.
+      if (!registration) return;
       timer = setInterval(
         () => void registration.update().catch(() => undefined),
         lookForNewerMilliseconds,

@@ -32,6 +32,10 @@ export interface NamedCheck {
   readonly valuesAt?: Readonly<Record<string, string>>;
   /** And what each is of, where it is not the quantity of the check: carbon dioxide beside carbon monoxide. */
   readonly quantities?: Readonly<Record<string, Quantity>>;
+  /** How each of several values is called, where its point does not tell it from the others. */
+  readonly valueWords?: Readonly<Record<string, string>>;
+  /** Of several values, those that may be left out. */
+  readonly optional?: readonly string[];
   readonly state?: ImpliedState;
   readonly changes?: { readonly limit?: 'closed'; readonly breaker?: 'cycled' };
   /** Only where the plate says so, by its fields. */

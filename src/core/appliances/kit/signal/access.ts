@@ -7,10 +7,15 @@ import { sameEnd } from '../unit-state';
 import type { AccessDeclaration, AccessFactDeclaration } from './declaration';
 
 /** Whether a fact is so, by what the logbook has made of the unit. */
-export const isSo = (state: JobState, { id, lifts }: AccessFactDeclaration): boolean =>
-  lifts
-    ? lifts.every((each) => state.lifted.some((other) => sameEnd(each, other)))
-    : Object.hasOwn(state.facts, id);
+export const isSo = (
+  state: JobState,
+  { id, lifts, isProvedDead }: AccessFactDeclaration,
+): boolean =>
+  isProvedDead
+    ? state.provedDeadAt !== undefined
+    : lifts
+      ? lifts.every((each) => state.lifted.some((other) => sameEnd(each, other)))
+      : Object.hasOwn(state.facts, id);
 
 /** Name of the fact that a check has shown another not to be so. */
 export const deniedFact = (id: string): string => `no ${id}`;
@@ -75,7 +80,12 @@ export function signalAccess({ facts, needs }: AccessDeclaration): SignalAccess 
       ...chosen(clears & present).flatMap(({ id, undo }): AccessStep[] =>
         undo === undefined ? [] : [{ kind: 'end-so', fact: id, order: undo }],
       ),
-      ...chosen(wanted).flatMap(({ id, lifts, order, shownBy }): AccessStep[] => {
+      // What is off goes on last: with its covers back, and its burner in.
+      ...chosen(clears).flatMap(({ isProvedDead }): AccessStep[] =>
+        isProvedDead && state.power === 'off' ? [{ kind: 'power-on' }] : [],
+      ),
+      ...chosen(wanted).flatMap(({ id, lifts, order, shownBy, isProvedDead }): AccessStep[] => {
+        if (isProvedDead) return [{ kind: 'power-off-and-prove' }];
         if (shownBy === check) return [];
         if (shownBy !== undefined) return [{ kind: 'take-check', check: shownBy }];
         return lifts
@@ -84,8 +94,10 @@ export function signalAccess({ facts, needs }: AccessDeclaration): SignalAccess 
       }),
     ];
   };
-  const minutesOf = (parameters: FamilyParameters, id: string) =>
-    parameters.accessMinutes.facts?.[id] ?? [0, 0];
+  const minutesOf = ({ accessMinutes }: FamilyParameters, id: string) =>
+    facts[place.get(id)!]!.isProvedDead
+      ? ([accessMinutes.powerOffAndProve, accessMinutes.powerOn] as const)
+      : (accessMinutes.facts?.[id] ?? [0, 0]);
   return {
     facts: (parameters) =>
       facts.map(({ id }, k) => {

@@ -6,6 +6,7 @@ import type { WatchedLog } from '../../../thermal/log';
 import type { ShowerWish, TankResult } from '../../../thermal/tank';
 import type { TapCourse } from '../../../water';
 import type {
+  DeadPoint,
   FamilyPlate,
   FamilyWords,
   PlateFact,
@@ -117,6 +118,14 @@ export interface SignalDeclaration<Plate extends FamilyPlate, S extends Standing
   readonly access: AccessDeclaration;
   readonly effects: Readonly<Record<string, CheckEffects>>;
   readonly stops: StopDeclaration;
+  /** Points to be proved dead; none where nothing in the unit is on mains volts that hands come near. */
+  readonly deadPoints?: readonly DeadPoint[];
+  /** What is read between two terminals: with the power on, and off. Millivolts and ohms where absent. */
+  readonly readable?: { readonly on: Quantity; readonly off: Quantity };
+  /** Checks of several values that come to an outcome and not to a number, each with how. */
+  readonly classed?: Readonly<
+    Record<string, (values: Readonly<Record<string, number>>) => string | undefined>
+  >;
   /** Checks that an answer of the call forbids. */
   readonly barred: Readonly<Record<string, Readonly<Record<string, string>>>>;
   partRequirements(kind: string, plate: Plate): readonly PartRequirement[];
@@ -227,7 +236,13 @@ export interface StopDeclaration {
   readonly checks: Readonly<
     Record<
       string,
-      { readonly kind: string; readonly values?: readonly string[]; readonly above?: number }
+      {
+        readonly kind: string;
+        readonly values?: readonly string[];
+        readonly above?: number;
+        /** Of a reading of several values. */
+        stops?(values: Readonly<Record<string, number>>): boolean;
+      }
     >
   >;
   /** By question: the answer, and the checks that have to be good before it stops no more. */
@@ -268,4 +283,6 @@ export interface AccessFactDeclaration {
   readonly ends?: readonly string[];
   /** Ends with another person, with leaving, and after hours without a word. */
   readonly lapses?: boolean;
+  /** So only while the unit has been proved dead at its dead points, and ended by power: nobody just says it. */
+  readonly isProvedDead?: boolean;
 }

@@ -13,10 +13,9 @@ export const readingState = ({ controls, lifted, done }: JobState): UnitState =>
 /** What the entry says wins key by key, then what its check implies, then what the entries before it made of the unit. */
 export function stateOfEntry(
   { check, state = {} }: ReadingEntry | ObservationEntry,
-  before: JobState,
+  present: UnitState,
   impliedState: (check: string, present: UnitState) => UnitState,
 ): UnitState {
-  const present = readingState(before);
   const implied = check === undefined ? present : impliedState(check, present);
   const stated = Object.fromEntries(
     Object.entries(state.controls ?? {}).flatMap(([id, to]) =>

@@ -2,13 +2,14 @@ import type { Candidate, Hypothesis } from '../../../diagnosis/model';
 import type { FamilyCatalogue } from '../../../job-file/catalogue';
 import type { ReadingEntry } from '../../../job-file/generated/job-types';
 import { quantityOf } from '../../../job-file/quantity';
+import type { JobState } from '../../../job-file/state';
 import { parameterKinds, storageParameters } from '../../../settings/parameter';
 import { numberOf, type Quantity } from '../../../quantities';
 import type { ApplianceFamily, FamilyPlate, Target } from '../../appliance-family';
 import { effectsOf, everyEffect, type CheckEffects } from '../effects';
 import { hotTap } from '../hot-tap';
 import { isAllowed, type TechnicianLimits } from '../limits';
-import { resultQuantity, valueQuantity } from '../names';
+import { resultQuantity, valueQuantity, type NamedCheck } from '../names';
 import { parameterHash, type FamilyParameters } from '../parameters';
 import { plateKeys } from '../plate-field';
 import type { PictureState } from '../../picture';
@@ -20,7 +21,7 @@ import { deniedFact, isSo, opensGas, signalAccess } from './access';
 import { likelyMistake } from './mistakes';
 import { stopOf } from './stops';
 import type { SignalDeclaration, Standing } from './declaration';
-import { readingState, stateOfEntry } from './entry-state';
+import { readingState as plainReadingState, stateOfEntry } from './entry-state';
 import type { SignalHypothesis } from './hypothesis';
 import { signalFamilyModel } from './model';
 import { quantitiesOf, readsAtPair } from './pairs';
@@ -46,8 +47,16 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
     id !== undefined && Object.hasOwn(names.checks, id);
   const impliedState = (check: string | undefined, present: UnitState) =>
     check === undefined ? present : declaration.impliedState(check, present);
+  const hasMains = (declaration.deadPoints ?? []).length > 0;
+  const readingState = (state: JobState) => {
+    const plain = plainReadingState(state);
+    // What hands may come near is off or on by the logbook, and not by what a check would like.
+    return hasMains && state.power !== 'unknown'
+      ? { ...plain, controls: { ...plain.controls, power: state.power } }
+      : plain;
+  };
   const { catalogue, procedures } = withWork(catalogueOf(declaration), declaration.procedures, {
-    isMains: false,
+    isMains: hasMains,
     burnsGas: declaration.gasPoints.length > 0,
   });
   const observableIn = (check: string, state: UnitState): SignalObservable => {
@@ -92,7 +101,7 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
     settings: declaration.settings,
     pictureControls: declaration.pictureControls,
     pictureSliders: declaration.pictureSliders,
-    deadPoints: [],
+    deadPoints: declaration.deadPoints ?? [],
     usualOrder: declaration.usualOrder,
     parameters: own,
     parameterHash: parameterHash(own),
@@ -106,17 +115,19 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
     observableOfCheck: observableIn,
     observableOfQuestion,
     observableNow: (check, state) => observableIn(check, impliedState(check, readingState(state))),
-    quantityAt: (target) =>
+    quantityAt: (target, state) =>
       'between' in target
         ? declaration.readsBetween
           ? (Object.keys(readBetween(target) ?? {})[0] as Quantity | undefined)
-          : catalogue.readable.between[0]
+          : declaration.readable
+            ? declaration.readable[state.controls.power === 'off' ? 'off' : 'on']
+            : catalogue.readable.between[0]
         : 'point' in target
           ? (Object.keys(declaration.readsAt[target.point] ?? {})[0] as Quantity | undefined)
           : undefined,
     observableAt,
     observableOf(entry, before) {
-      const state = stateOfEntry(entry, before, impliedState);
+      const state = stateOfEntry(entry, readingState(before), impliedState);
       if (entry.check !== undefined) {
         return isCheckId(entry.check) ? observableIn(entry.check, state) : undefined;
       }
@@ -127,7 +138,7 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
     },
     plannedKeyOf(entry, before) {
       if (!isCheckId(entry.check)) return undefined;
-      return observableIn(entry.check, stateOfEntry(entry, before, impliedState)).key;
+      return observableIn(entry.check, stateOfEntry(entry, readingState(before), impliedState)).key;
     },
     settingEvidence: () => [],
     standingKey: (hypothesis) => declaration.standingKey(standingOf(hypothesis)),
@@ -228,7 +239,8 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
     codes: declaration.codes,
     firstCheck: (state) =>
       declaration.access.facts.find((each) => each.isFirst && !isSo(state, each))?.shownBy,
-    stopOf: (complaint, walked) => stopOf(declaration.stops, complaint, walked, resultNumber),
+    stopOf: (complaint, walked) =>
+      stopOf(declaration.stops, complaint, walked, resultNumber, numbersOf),
     isBarred: (check, complaint) =>
       Object.entries(declaration.barred[check] ?? {}).some(
         ([question, answer]) => complaint?.answers?.[question] === answer,
@@ -239,22 +251,33 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
       const valuesAt = named?.valuesAt;
       const combine = declaration.combined[check];
       if (!combine || !named || !valuesAt) return undefined;
-      const numbers = Object.fromEntries(
-        Object.keys(valuesAt).flatMap((key) => {
-          const of = valueQuantity(named, key);
-          const number = of && numberOf(values[key], of);
-          return number === undefined ? [] : [[key, number]];
-        }),
-      );
+      const numbers = numbersOf({ check, values });
       return Object.keys(numbers).length === Object.keys(valuesAt).length
         ? combine(numbers)
         : undefined;
+    },
+    classed({ check, values }) {
+      const classOf = check === undefined ? undefined : declaration.classed?.[check];
+      return classOf && values ? classOf(numbersOf({ check, values })) : undefined;
     },
     ...(declaration.water ? { storage: signalStorage(declaration.water) } : {}),
     ...(declaration.tap ? { tap: signalTap(declaration.tap) } : {}),
     placeOfUnlisted: () => undefined,
   };
   return family;
+
+  /** Several values of a reading, each in its kept unit; one that was over range is endless. */
+  function numbersOf({ check, values = {} }: Pick<ReadingEntry, 'check' | 'values'>) {
+    const named = isCheckId(check) ? names.checks[check]! : undefined;
+    return Object.fromEntries(
+      Object.keys(named?.valuesAt ?? {}).flatMap((key) => {
+        const of = valueQuantity(named!, key);
+        const value = values[key];
+        const number = value?.overRange ? Infinity : of && numberOf(value, of);
+        return number === undefined ? [] : [[key, number]];
+      }),
+    );
+  }
 
   /** What is read between two terminals, whichever of them the red lead is on. */
   function readBetween(target: Extract<Target, { between: unknown }>) {
@@ -331,6 +354,12 @@ function changesOf<Plate extends FamilyPlate, S extends Standing>(
   };
 }
 
+/** Whether a check is taken with the power on or off, where it matters to hands. */
+function powerOf({ state }: NamedCheck): { readonly power?: 'on' | 'off' } {
+  const power = state?.controls?.power;
+  return power === 'on' || power === 'off' ? { power } : {};
+}
+
 /** What the record needs to know of the family. */
 function catalogueOf<Plate extends FamilyPlate, S extends Standing>({
   names,
@@ -342,6 +371,8 @@ function catalogueOf<Plate extends FamilyPlate, S extends Standing>({
   plateFields,
   gasPoints,
   readsBetween,
+  readable,
+  deadPoints = [],
   codes,
   water,
   tap,
@@ -370,7 +401,11 @@ function catalogueOf<Plate extends FamilyPlate, S extends Standing>({
     points: new Map([...Object.entries(names.points ?? {}), hotTap]),
     gasPoints: new Set(gasPoints),
     readable: {
-      between: readsBetween ? quantitiesOf(readsBetween) : ['voltage-dc', 'resistance'],
+      between: readsBetween
+        ? quantitiesOf(readsBetween)
+        : readable
+          ? [readable.on, readable.off]
+          : ['voltage-dc', 'resistance'],
       around: [],
     },
     controls: new Map(Object.entries(names.controls ?? {})),
@@ -382,7 +417,7 @@ function catalogueOf<Plate extends FamilyPlate, S extends Standing>({
     ),
     dials: new Map(),
     answers: new Map(Object.entries(questions).map(([id, { values }]) => [id, values])),
-    deadPoints: [],
+    deadPoints: deadPoints.map(({ between }) => between),
     plate: plateKeys(plateFields),
     check(id) {
       const check = Object.hasOwn(names.checks, id) ? names.checks[id] : undefined;
@@ -392,6 +427,8 @@ function catalogueOf<Plate extends FamilyPlate, S extends Standing>({
           quantity: check.quantity,
           values: check.values,
           valueKeys: check.valuesAt && Object.keys(check.valuesAt),
+          optionalKeys: check.optional,
+          ...(deadPoints.length > 0 ? powerOf(check) : {}),
           valueQuantities: check.quantities,
           lifted: check.state?.lifted,
           isLive: checks[id]!.caution === 'live',

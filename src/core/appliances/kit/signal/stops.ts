@@ -15,6 +15,7 @@ export function stopOf(
   complaint: JobFile['complaint'],
   walked: readonly WalkedEntry[],
   numberOf: (entry: ReadingEntry) => number | undefined,
+  valuesOf: (entry: ReadingEntry) => Readonly<Record<string, number>>,
 ): Stop | undefined {
   const last = new Map<string, Entry>();
   for (const { entry } of walked) {
@@ -29,6 +30,7 @@ export function stopOf(
     const entry = last.get(check);
     if (!rule || !entry) return false;
     if (entry.kind === 'observation') return rule.values?.includes(entry.value) ?? false;
+    if (entry.kind === 'reading' && rule.stops) return rule.stops(valuesOf(entry));
     if (entry.kind !== 'reading' || rule.above === undefined) return false;
     return entry.value?.overRange === true || (numberOf(entry) ?? 0) > rule.above;
   };
