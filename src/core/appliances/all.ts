@@ -3,6 +3,7 @@ import { electricStorageOneElement } from './electric-storage-one-element';
 import { electricStorageTwoElement } from './electric-storage-two-element';
 import { gasStoragePilot } from './gas-storage-pilot';
 import { registerFamily } from './registry';
+import { systemBoiler } from './system-boiler';
 import { tanklessGas } from './tankless-gas';
 
 /** Every family at once: for the server, the command line and the tests. A page of the browser loads those that it needs. */
@@ -15,4 +16,5 @@ export const families = [
   gasStoragePilot,
   tanklessGas,
   combiBoiler,
+  systemBoiler,
 ].map(registerFamily);

@@ -21,6 +21,7 @@ import type { JobState } from '../job-file/state';
 import type { PartRequirement } from '../parts';
 import type { Procedure } from '../procedures';
 import type { Quantity } from '../quantities';
+import type { SystemSheetContext } from '../settings/system-rules';
 import type { Explained } from '../thermal/log';
 import type { ShowerWish, TankResult } from '../thermal/tank';
 import type { Drawing } from './drawing';
@@ -118,6 +119,11 @@ export interface TapWater {
       readonly samples: readonly { readonly second: number; readonly celsius: number }[];
     }[];
   };
+}
+
+/** What the rules of a sheet ask of the unit itself. */
+export interface SystemSettings {
+  context(plate: FamilyPlate): Omit<SystemSheetContext, 'choice' | 'number'>;
 }
 
 /** What a plate and its site say, as a family keeps it: only the family that read it looks inside. */
@@ -241,6 +247,7 @@ export interface ApplianceFamily {
   settingEvidence(
     walked: readonly WalkedEntry[],
     errorRateOf: (check: string) => number,
+    plate: FamilyPlate,
   ): readonly Evidence[];
   /** Equal for hypotheses under which a good unit would show the same: its water, its pilot. */
   standingKey(hypothesis: Hypothesis): string | number;
@@ -306,9 +313,9 @@ export interface ApplianceFamily {
   /** Whether an answer of the call forbids a check. */
   isBarred(check: string, complaint: JobFile['complaint']): boolean;
   /** The one number that an entry with several values comes to. */
-  combined(entry: ReadingEntry): number | undefined;
+  combined(entry: ReadingEntry, plate: JobFile['unit']['plate']): number | undefined;
   /** The outcome that it comes to instead, where it is judged by its class: an analysis. */
-  classed?(entry: ReadingEntry): string | undefined;
+  classed?(entry: ReadingEntry, plate: JobFile['unit']['plate']): string | undefined;
   /** What a new part must match, by its kind: `element`, `thermocouple`; nothing for a kind that fits anything. */
   partRequirements(
     kind: string,
@@ -319,6 +326,8 @@ export interface ApplianceFamily {
   readonly storage?: StorageWater;
   /** Its tap in time; none where it stores its water. */
   readonly tap?: TapWater;
+  /** Its sheet of settings, where it heats rooms in zones and a cylinder. */
+  readonly system?: SystemSettings;
   /** Where a fault without a name sits. */
   placeOfUnlisted(fault: string): string | undefined;
 }

@@ -9,6 +9,7 @@
  */
 
 export type * from './appliance-family';
+export type * from './joint-reading';
 export type * from './picture';
 export * from './drawing';
 export * from './family';

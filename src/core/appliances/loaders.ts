@@ -37,6 +37,11 @@ export const familyList: readonly FamilyEntry[] = [
     title: 'Combination boiler',
     load: () => import('./combi-boiler').then((each) => each.combiBoiler),
   },
+  {
+    id: 'system-boiler',
+    title: 'Boiler with zones',
+    load: () => import('./system-boiler').then((each) => each.systemBoiler),
+  },
 ];
 
 const loading = new Map<string, Promise<ApplianceFamily | undefined>>();

@@ -1,5 +1,6 @@
 import type { ApplianceFamily } from '../appliances';
 import { combiBoiler } from '../appliances/combi-boiler';
+import { systemBoiler } from '../appliances/system-boiler';
 import { tanklessGas } from '../appliances/tankless-gas';
 import { simulatedFamilyOf } from '../simulation';
 import { part, type Part } from './part';
@@ -32,6 +33,12 @@ export const benchedTaps: Readonly<Record<string, BenchedTap>> = {
     title: 'gas-fired instantaneous heater, 44 kW, condensing',
     plate: { fuel: 'natural-gas', input: { watt: 44_000 }, condensing: true },
     floor: { exact: 0.885, singles: 0.951, first: 0.959, minutes: 8.9, againstSkipping: 0.41 },
+  },
+  'system-boiler': {
+    family: systemBoiler,
+    title: 'boiler with zones, 24 kW, cylinder by its thermostat',
+    plate: { fuel: 'natural-gas', input: { watt: 24_000 }, rated: { volt: 230 } },
+    floor: { exact: 0, singles: 0.968, first: 0.967, minutes: 12.2, againstSkipping: 0.18 },
   },
   'combi-boiler': {
     family: combiBoiler,

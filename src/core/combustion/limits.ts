@@ -1,5 +1,4 @@
 import type { AnalysisResult } from './analysis';
-import type { FuelId } from './fuel';
 
 /** How a burner is built: what is right differs. */
 export type BurnerKind = 'premix-condensing' | 'atmospheric' | 'oil';
@@ -132,7 +131,3 @@ export function outcomeOf(
       : beside.flueCelsius - beside.returnCelsius > flueHot.overReturnKelvin;
   return isHot ? 'flue-hot' : 'right';
 }
-
-/** Fuels of a burner kind. */
-export const burnerKindOf = (fuel: FuelId, isCondensing: boolean): BurnerKind =>
-  fuel === 'oil' ? 'oil' : isCondensing ? 'premix-condensing' : 'atmospheric';

@@ -40,7 +40,7 @@ export function evidenceOf(
     ...walked.flatMap(({ entry, before }) =>
       entryEvidence(family, job, entry, before, errorRateOf),
     ),
-    ...family.settingEvidence(walked, errorRateOf),
+    ...family.settingEvidence(walked, errorRateOf, family.plateOf(job)),
     ...logEvidence(family, walked, parameters.errorRates.reading),
   ];
 }

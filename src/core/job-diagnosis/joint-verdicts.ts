@@ -1,5 +1,4 @@
-import type { ApplianceFamily } from '../appliances/appliance-family';
-import type { JointVerdict } from '../appliances/joint-reading';
+import type { ApplianceFamily, JointVerdict } from '../appliances';
 import type { WalkedEntry } from '../job-file/fold';
 import { quantityOf } from '../job-file/quantity';
 import { numberOf } from '../quantities';

@@ -28,7 +28,7 @@ export function judgeLogbook(open: OpenDiagnosis, job: JobFile, most = Infinity)
 /** One result; undefined for an entry that is none. */
 export function judgeEntry(
   open: OpenDiagnosis,
-  job: Pick<JobFile, 'instruments'>,
+  job: Pick<JobFile, 'instruments' | 'unit'>,
   { entry, before }: WalkedEntry,
 ): JudgedResult | undefined {
   const result = resultOf(job, entry, open.family);

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { stamp } from '../../../tests/plates';
+import { emptyJob, stamp } from '../../../tests/plates';
 import { electricStorageTwoElement as family } from '../appliances/electric-storage-two-element';
 import type { Entry, JobFile } from '../job-file';
 import { resultOf } from './result';
@@ -14,7 +14,7 @@ const ohms = (ohm: number, leadOhm?: number, rest: object = {}): Entry =>
     ...rest,
   }) as Entry;
 const of = (entry: Entry, instruments?: JobFile['instruments']) =>
-  resultOf({ instruments }, entry, family);
+  resultOf({ ...emptyJob(), instruments }, entry, family);
 
 describe('what a reading gave', () => {
   it('has the leads of its meter brought to usual ones, 0.2 Ω, once', () => {

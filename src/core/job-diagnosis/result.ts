@@ -9,16 +9,16 @@ import { numberOf, type Quantity } from '../quantities';
  * gave nothing.
  */
 export function resultOf(
-  { instruments }: Pick<JobFile, 'instruments'>,
+  { instruments, unit }: Pick<JobFile, 'instruments' | 'unit'>,
   entry: Entry,
   { catalogue, combined, classed }: Pick<ApplianceFamily, 'catalogue' | 'combined' | 'classed'>,
 ): EvidenceResult | undefined {
   if (entry.kind === 'observation') return { kind: 'outcome', outcome: entry.value };
   if (entry.kind !== 'reading') return undefined;
   if (entry.values) {
-    const outcome = classed?.(entry);
+    const outcome = classed?.(entry, unit.plate);
     if (outcome !== undefined) return { kind: 'outcome', outcome };
-    const value = combined(entry);
+    const value = combined(entry, unit.plate);
     return value === undefined ? undefined : { kind: 'number', value };
   }
   if (!entry.value) return undefined;

@@ -104,7 +104,8 @@ describe.each(families.map((each) => [each.id, each] as const))('procedures of %
       const isOther =
         (only === 'storage' && !isTank) ||
         (only === 'storage-gas' && !(isTank && family.burnsGas)) ||
-        (only === 'tap-direct' && (isTank || family.tap?.hasFlow === true)) ||
+        (only === 'tap-direct' && family.tap?.hasFlow !== false) ||
+        (only === 'system' && (isTank || family.tap !== undefined)) ||
         (only === 'tap-loop' && family.tap?.hasFlow !== true);
       if (procedure === undefined || isOther) continue;
       expect(procedures.map(({ id }) => id)).toContain(procedure);

@@ -8,7 +8,8 @@ const openOhm = { beta: 200_000, table: 400_000, platinum: 3 } as const;
 const shortOhm = { beta: 100, table: 100, platinum: 0.6 } as const;
 
 export type SensorVerdict =
-  | { readonly kind: 'open' | 'short' }
+  | { readonly kind: 'open' }
+  | { readonly kind: 'short' }
   | {
       readonly kind: 'right' | 'drifted';
       /** What the control reads less the truth. */

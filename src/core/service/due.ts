@@ -23,8 +23,8 @@ export interface DueService {
 export interface ServedUnit extends WorkedUnit {
   /** `2019`, `2019-05` or a day: as the plate or the owner says. */
   readonly installed?: string;
-  /** What it warms: a tank, where nothing is said; a tap as it runs, straight or over a loop. */
-  readonly warms?: 'tank' | 'tap' | 'loop';
+  /** What it warms: a tank of its own, where nothing is said; a tap as it runs, straight or over a loop; a system with its cylinder. */
+  readonly warms?: 'tank' | 'tap' | 'loop' | 'system';
   readonly last: LastServed;
   readonly circumstances: ReadonlySet<Circumstance>;
 }
@@ -136,7 +136,9 @@ function isKind({ isMains, burnsGas, warms = 'tank' }: ServedUnit, only: ServedK
     case 'tap-loop':
       return warms === 'loop';
     case 'tap-gas':
-      return warms !== 'tank' && burnsGas;
+      return (warms === 'tap' || warms === 'loop') && burnsGas;
+    case 'system':
+      return warms === 'system';
   }
 }
 
@@ -204,6 +206,8 @@ export function monthsAfter(iso: string, months: number): Date {
 export interface ServedFamily {
   readonly burnsGas: boolean;
   readonly deadPoints: readonly unknown[];
+  /** Of a family that stores its water in itself. */
+  readonly storage?: object;
   /** Of a family that warms its tap as it runs. */
   readonly tap?: { readonly hasFlow: boolean };
   readonly procedures: readonly { readonly id: string; readonly keyStep?: string }[];
@@ -228,7 +232,13 @@ export function dueOfJob(
     {
       isMains: family.deadPoints.length > 0,
       burnsGas: family.burnsGas,
-      warms: family.tap ? (family.tap.hasFlow ? 'loop' : 'tap') : 'tank',
+      warms: family.tap
+        ? family.tap.hasFlow
+          ? 'loop'
+          : 'tap'
+        : family.storage
+          ? 'tank'
+          : 'system',
       installed: unit.installed,
       last: laterOf(unit.served ?? {}, servedOn(job, family)),
       circumstances: circumstancesOf(job),

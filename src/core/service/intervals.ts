@@ -22,7 +22,7 @@ export const circumstances = {
 export type Circumstance = keyof typeof circumstances;
 
 export type ServedKind =
-  'storage' | 'storage-gas' | 'mains' | 'tap-direct' | 'tap-loop' | 'tap-gas';
+  'storage' | 'storage-gas' | 'mains' | 'tap-direct' | 'tap-loop' | 'tap-gas' | 'system';
 
 export interface Service {
   readonly id: string;

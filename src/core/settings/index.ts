@@ -9,3 +9,5 @@ export * from './parameter';
 export type { RuleFinding, RulePart } from './rules';
 export * from './scald';
 export * from './sheet';
+export * from './heating-curve';
+export type { SystemSheetContext } from './system-rules';

@@ -1,5 +1,6 @@
 import type { Quantity } from '../quantities';
 import storage from './storage-parameters.json' with { type: 'json' };
+import system from './system-parameters.json' with { type: 'json' };
 import tap from './tap-parameters.json' with { type: 'json' };
 
 /** A parameter of a settings sheet, as data: a number in a range, or one of a few. */
@@ -17,6 +18,8 @@ export interface SheetParameter {
   readonly families?: readonly string[];
   /** It is there only where another parameter stands so. */
   readonly onlyIf?: Readonly<Record<string, string>>;
+  /** A time that is read in minutes; in hours otherwise. */
+  readonly inMinutes?: boolean;
   /** Where it is read or turned. */
   readonly where?: string;
   readonly mark: 'practice' | 'from memory' | (string & {});
@@ -28,6 +31,9 @@ export const storageParameters = storage as unknown as readonly SheetParameter[]
 /** What units that warm their tap as they run have beside their setpoints: straight, and over a loop that heats too. */
 export const directParameters = tap.direct as unknown as readonly SheetParameter[];
 export const loopParameters = tap.loop as unknown as readonly SheetParameter[];
+
+/** What a boiler with zones and a cylinder has. */
+export const systemParameters = system as unknown as readonly SheetParameter[];
 
 /** What a record needs to know of each: its quantity, or its values. */
 export const parameterKinds = (

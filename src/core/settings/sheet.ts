@@ -6,9 +6,11 @@ import {
   directParameters,
   loopParameters,
   storageParameters,
+  systemParameters,
   type SheetParameter,
 } from './parameter';
 import { ruleFindings, type RuleFinding } from './rules';
+import { systemFindings } from './system-rules';
 import { tapFindings } from './tap-rules';
 
 /** A line of the sheet: as found, as left, and why. */
@@ -38,8 +40,8 @@ export function settingsSheet(
   state: JobState,
   ways: ChosenWays,
 ): SettingsSheet | undefined {
-  const { storage, tap } = family;
-  if (!storage && !tap) return undefined;
+  const { storage, tap, system } = family;
+  if (!storage && !tap && !system) return undefined;
   const dials: SheetParameter[] = family.settings.map(
     ({ id, label, quantity, range, usualBetween = [47, 62] }) => ({
       id,
@@ -51,7 +53,13 @@ export function settingsSheet(
       mark: 'practice',
     }),
   );
-  const beside = tap ? (tap.hasFlow ? loopParameters : directParameters) : storageParameters;
+  const beside = system
+    ? systemParameters
+    : tap
+      ? tap.hasFlow
+        ? loopParameters
+        : directParameters
+      : storageParameters;
   const now = (id: string, quantity?: Quantity) => standing(state.settings.get(id), quantity);
   const lines = [...dials, ...beside]
     .filter(({ families }) => families?.includes(family.id) ?? true)
@@ -80,6 +88,9 @@ export function settingsSheet(
     return typeof value === 'number' ? value : undefined;
   };
   const common = { lines, testLeft: testLeft(state) };
+  if (system) {
+    return { ...common, findings: systemFindings({ choice, number, ...system.context(plate) }) };
+  }
   if (tap) {
     const [first, second] = dials;
     return {

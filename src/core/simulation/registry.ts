@@ -4,6 +4,7 @@ import { simulatedGas } from './gas/heater';
 import { simulatedCombi } from './running-water/combi-boiler';
 import { simulatedTankless } from './running-water/tankless-heater';
 import { simulatedTwoElement } from './electric/two-element';
+import { simulatedZoned } from './zoned-boiler/system-boiler';
 
 /** Every family that units are simulated of. */
 const simulatedFamilies: readonly SimulatedFamily[] = [
@@ -12,6 +13,7 @@ const simulatedFamilies: readonly SimulatedFamily[] = [
   simulatedGas,
   simulatedTankless,
   simulatedCombi,
+  simulatedZoned,
 ];
 
 /** @throws RangeError for a family without simulated units. */

@@ -24,8 +24,11 @@ const reasons: Readonly<Record<NonNullable<SettingEntry['why']>, string>> = {
   temporary: 'temporary',
 };
 
-/** Hours are what a time switch is read in; seconds are what is kept. */
-const hourSeconds = 3600;
+/** Hours are what a time switch is read in, minutes a delay; seconds are what is kept. */
+const times = {
+  hours: { seconds: 3600, symbol: 'h' },
+  minutes: { seconds: 60, symbol: 'min' },
+} as const;
 
 /** The sheet: what was found first, then what was left, then why. */
 export function SheetTable({
@@ -160,7 +163,7 @@ function Line({
 
 function NumberField({
   jobId,
-  parameter: { id, words, quantity, range = [-Infinity, Infinity] },
+  parameter: { id, words, quantity, range = [-Infinity, Infinity], inMinutes = false },
   as,
   value,
   system,
@@ -175,14 +178,14 @@ function NumberField({
 }) {
   const [text, setText] = useDraft(`${jobId} sheet ${id} ${as}`);
   const [problem, setProblem] = useState<string>();
-  const isHours = quantity === 'time';
+  const time = quantity !== 'time' ? undefined : inMinutes ? times.minutes : times.hours;
   const shown = (kept: number) =>
-    isHours
-      ? `${Math.round((kept / hourSeconds) * 100) / 100} h`
+    time
+      ? `${Math.round((kept / time.seconds) * 100) / 100} ${time.symbol}`
       : valueText(kept, quantity!, system);
   const keep = () => {
     if (text.trim() === '') return;
-    const parsed = read(text, quantity!, system);
+    const parsed = read(text, quantity!, system, time);
     if (typeof parsed === 'string') return setProblem(parsed);
     if (parsed < range[0] || parsed > range[1]) {
       return setProblem(`It stands between ${shown(range[0])} and ${shown(range[1])}.`);
@@ -203,8 +206,8 @@ function NumberField({
         placeholder={
           typeof value === 'number'
             ? shown(value)
-            : isHours
-              ? 'h'
+            : time
+              ? time.symbol
               : shownUnit(quantity!, system).symbol
         }
         value={text}
@@ -224,11 +227,16 @@ function NumberField({
   );
 }
 
-/** A kept value, or what is wrong with what was typed. A bare number of a time switch is hours. */
-function read(text: string, quantity: Quantity, system: UnitSystem): number | string {
-  if (quantity === 'time' && /^\s*\d+([.,]\d+)?\s*h?\s*$/i.test(text)) {
-    return Number(text.replace(/h/i, '').replace(',', '.').trim()) * hourSeconds;
-  }
+/** A kept value, or what is wrong with what was typed. A bare number of a time is in the unit that it is read in. */
+function read(
+  text: string,
+  quantity: Quantity,
+  system: UnitSystem,
+  time: (typeof times)[keyof typeof times] | undefined,
+): number | string {
+  const bare =
+    time && new RegExp(`^\\s*(\\d+(?:[.,]\\d+)?)\\s*(?:${time.symbol})?\\s*$`, 'i').exec(text);
+  if (bare) return Number(bare[1]!.replace(',', '.')) * time.seconds;
   const parsed = parseReading(text, { quantity, system });
   if (parsed.kind === 'value') return parsed.value;
   return parsed.kind === 'problem' ? parsed.message : 'Type one number.';

@@ -353,6 +353,8 @@ export interface SolvedChain {
 
 export interface Chain {
   readonly branches: readonly Branch[];
+  /** The net that a point is in; undefined for one that hangs in none. */
+  netOf(point: string): NetName | undefined;
   /** With its relays settled. Good until it is solved again. */
   solve(e: Elements, set: ChainSetting): SolvedChain;
   /** What an ohmmeter shows with the power off; undefined between nets. */
@@ -397,6 +399,7 @@ export function chainOf(plate: Pick<SystemPlate, 'cylinderControl' | 'lineVolt'>
 
   return {
     branches,
+    netOf: (point) => nets.find(({ nodes }) => nodes.has(point))?.net,
     solve(e, set) {
       const feedVolt = plate.lineVolt * e['feed.share'];
       const settled = settleRelays(

@@ -132,8 +132,11 @@ export const checks: Readonly<Record<string, CheckWords>> = {
     'Transformer winding, 24 V side',
     'Proved dead, one lead off: about 1 Ω.',
   ),
-  'panel-fuse-ohms': ohms('Fuse of the panel', 'Proved dead: through the fuse.'),
-  'boiler-fuse-ohms': ohms('Fuse of the boiler', 'Proved dead: through the fuse.'),
+  'panel-fuse-ohms': ohms('Fuse of the panel', 'Proved dead, out of its holder: through the fuse.'),
+  'boiler-fuse-ohms': ohms(
+    'Fuse of the boiler',
+    'Proved dead, out of its holder: through the fuse.',
+  ),
   'coil-1-ohms': ohms('Relay coil, zone 1', 'Proved dead, W lifted: W to C, about 150 Ω.'),
   'zone-1-wires-ohms': ohms(
     'Thermostat and wires, zone 1, calling',

@@ -19,7 +19,7 @@ export function goodElements({ cylinderLitre }: SystemPlate) {
     'panel-fuse.ohm': closedOhm,
     'panel-joint.ohm': 0.1,
     'coil-1.ohm': 350,
-    'w-zone-1.ohm': 0.3,
+    'w-zone-1.ohm': 0.9,
     'zone-1-pair.ohm': openOhm,
     'zone-1-to-common.ohm': openOhm,
     // A contact has ohms where it is closed and where it is open: welded, both are few.

@@ -15,6 +15,10 @@ export const followed: Followed = {
   probe: follows(chainElements),
   signals: {
     'gauge.pascal': follows(['system.pascal']),
+    'panel-fuse.ohm': follows(['panel-fuse.ohm']),
+    'boiler-fuse.ohm': follows(['boiler-fuse.ohm']),
+    'winding.ohm': follows(['transformer-secondary.ohm']),
+    'thermostat-1.ohm': follows(['thermostat-1.closed-ohm', 'thermostat-1.open-ohm']),
     'gas.static': follows(['gas.static']),
     'gas.running': follows(['gas.static', 'gas.running'], 'lit'),
     'air.pascal': follows(['air.way', 'fan.turns', ...chainElements, 'control.alive']),

@@ -221,7 +221,10 @@ const heat: Stage<SystemUnit> = {
     'cylinder-sensor.shown',
     'supply.celsius',
     'return.celsius',
-    'flue.heat',
+    'thermostat-1.ohm',
+    'panel-fuse.ohm',
+    'boiler-fuse.ohm',
+    'winding.ohm',
   ],
   run({ plate, elements: e, state }, signals) {
     const isLit = signals['lit']! > 0.5;
@@ -272,7 +275,15 @@ const heat: Stage<SystemUnit> = {
     signals['supply-sensor.shown'] = shown(read('supply', e['supply-sensor.kelvin']));
     signals['outdoor-sensor.shown'] = shown(read('outdoor', e['outdoor-sensor.kelvin']));
     signals['cylinder-sensor.shown'] = shown(read('cylinder', e['cylinder-sensor.kelvin']));
-    signals['flue.heat'] = e['exchanger.clean'];
+    // Out of their holders, a lead off: nothing else lies beside them.
+    signals['panel-fuse.ohm'] = e['panel-fuse.ohm'];
+    signals['boiler-fuse.ohm'] = e['boiler-fuse.ohm'];
+    signals['winding.ohm'] = e['transformer-secondary.ohm'];
+    // Off its base it hangs on no wire.
+    signals['thermostat-1.ohm'] =
+      e[
+        state.controls.thermostat1 === 'down' ? 'thermostat-1.open-ohm' : 'thermostat-1.closed-ohm'
+      ];
   },
 };
 

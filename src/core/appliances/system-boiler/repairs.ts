@@ -223,7 +223,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
     parts: ['fan', 'gasket'],
     fits: 'fan',
     steps: ['Off, gas closed.', 'Fan and gasket.', 'Leak check, analysis at high and low fire.'],
-    proof: ['sequence-watch-heat', 'combustion-analysis', 'leak-check'],
+    proof: ['sequence-watch-heat', 'combustion-analysis'],
     cautions: [
       {
         sign: 'warning',
@@ -305,7 +305,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
       'Valve for this fuel, joints tight.',
       'Leak check with the valve closed and open, then set by analyser.',
     ],
-    proof: ['leak-check', 'sequence-watch-heat', 'combustion-analysis', 'flame-out-look'],
+    proof: ['sequence-watch-heat', 'combustion-analysis', 'flame-out-look'],
     cautions: [
       { sign: 'warning', words: 'Licensed practice; leak check; combustion set by analyser.' },
     ],
@@ -333,7 +333,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
       'All of one age as a set; if one is put back, why, and a date in 3 months.',
       'Leak check with the valve closed and open; analysis at high and low fire.',
     ],
-    proof: ['leak-check', 'sequence-watch-heat', 'combustion-analysis', 'supply-rise-series'],
+    proof: ['sequence-watch-heat', 'combustion-analysis', 'supply-rise-series'],
     cautions: [
       { sign: 'warning', words: 'Off, gas closed, cooled; residual gas when the union opens.' },
       { sign: 'warning', words: 'Any crack is replaced.' },
@@ -349,7 +349,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
       'Vacuum and soft brush: a port that tears means a new burner.',
       'Analysis at high and low fire.',
     ],
-    proof: ['burner-inspection', 'leak-check', 'combustion-analysis', 'sequence-watch-heat'],
+    proof: ['burner-inspection', 'combustion-analysis', 'sequence-watch-heat'],
     cautions: [
       { sign: 'warning', words: 'Off, gas closed, cooled; residual gas when the union opens.' },
       { sign: 'warning', words: 'Vacuum and soft brush; a port that tears means a new burner.' },

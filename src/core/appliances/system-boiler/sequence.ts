@@ -21,21 +21,6 @@ export const sequenceEnds = [
 ] as const;
 export type SequenceEnd = (typeof sequenceEnds)[number];
 
-/** States of the sequence as a technician waits for them, each with its seconds. Common practice. */
-export const sequenceStates = [
-  { id: 'standby', words: 'standby', seconds: 0 },
-  { id: 'checks', words: 'checks itself', seconds: 1 },
-  { id: 'pump', words: 'pump', seconds: 5 },
-  { id: 'fan', words: 'fan', seconds: 5 },
-  { id: 'air', words: 'air proved', seconds: 20 },
-  { id: 'purge', words: 'purges', seconds: 15 },
-  { id: 'spark', words: 'spark or glow', seconds: 5 },
-  { id: 'gas', words: 'gas', seconds: 5 },
-  { id: 'flame', words: 'flame proved', seconds: 2 },
-  { id: 'hold', words: 'holds', seconds: 20 },
-  { id: 'modulate', words: 'modulates', seconds: 0 },
-] as const;
-
 export type Call = 'heat' | 'cylinder';
 
 /** What the sequence meets beside its own elements. */

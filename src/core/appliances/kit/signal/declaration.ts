@@ -12,6 +12,7 @@ import type {
   PlateFact,
   StopWords,
   StorageWater,
+  SystemSettings,
   TapWater,
 } from '../../appliance-family';
 import type { KeyedTank } from '../logged-water';
@@ -124,7 +125,13 @@ export interface SignalDeclaration<Plate extends FamilyPlate, S extends Standing
   readonly readable?: { readonly on: Quantity; readonly off: Quantity };
   /** Checks of several values that come to an outcome and not to a number, each with how. */
   readonly classed?: Readonly<
-    Record<string, (values: Readonly<Record<string, number>>) => string | undefined>
+    Record<
+      string,
+      (
+        values: Readonly<Record<string, number>>,
+        plate: JobFile['unit']['plate'],
+      ) => string | undefined
+    >
   >;
   /** Checks that an answer of the call forbids. */
   readonly barred: Readonly<Record<string, Readonly<Record<string, string>>>>;
@@ -169,13 +176,20 @@ export interface SignalDeclaration<Plate extends FamilyPlate, S extends Standing
   /** Units that are alike in what a reading follows read alike: each is worked out once. */
   readonly follows: Followed;
   /** What the values of a check that gives several come to, as the one number that its signal stands for. */
-  readonly combined: Readonly<Record<string, (values: Readonly<Record<string, number>>) => number>>;
+  readonly combined: Readonly<
+    Record<
+      string,
+      (values: Readonly<Record<string, number>>, plate: JobFile['unit']['plate']) => number
+    >
+  >;
   /** How an instrument errs: by check, else by quantity. */
   meterOf(check: string | undefined, quantity: Quantity): MeterModel;
   /** Spread of a reading beside that of the elements, in its kept unit, by check or named point. */
   readonly ownSpread: Readonly<Record<string, number>>;
   readonly looks: Readonly<Record<string, SignalLook<Plate, S>>>;
   readonly answers: Readonly<Record<string, (seen: Seen<Plate, S>) => Shares>>;
+  /** Its sheet of settings, with the check whose outcome the sheet as found is. */
+  readonly system?: SystemSettings & { readonly check: string };
   /** Checks that are judged together as well. */
   readonly joint?: readonly JointReading[];
   /** Its water in time, where it stores any. */

@@ -1,9 +1,9 @@
 import type { Candidate, Hypothesis } from '../../../diagnosis/model';
 import type { FamilyCatalogue } from '../../../job-file/catalogue';
-import type { ReadingEntry } from '../../../job-file/generated/job-types';
+import type { JobFile, ReadingEntry } from '../../../job-file/generated/job-types';
 import { quantityOf } from '../../../job-file/quantity';
 import type { JobState } from '../../../job-file/state';
-import { parameterKinds, storageParameters } from '../../../settings/parameter';
+import { parameterKinds, storageParameters, systemParameters } from '../../../settings/parameter';
 import { numberOf, type Quantity } from '../../../quantities';
 import type { ApplianceFamily, FamilyPlate, Target } from '../../appliance-family';
 import { effectsOf, everyEffect, type CheckEffects } from '../effects';
@@ -19,6 +19,7 @@ import { withUnlisted } from '../unlisted-repair';
 import { withWork } from '../work-looks';
 import { deniedFact, isSo, opensGas, signalAccess } from './access';
 import { likelyMistake } from './mistakes';
+import { sheetAsFound } from './sheet-evidence';
 import { stopOf } from './stops';
 import type { SignalDeclaration, Standing } from './declaration';
 import { readingState as plainReadingState, stateOfEntry } from './entry-state';
@@ -114,7 +115,8 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
     impliedState,
     observableOfCheck: observableIn,
     observableOfQuestion,
-    observableNow: (check, state) => observableIn(check, impliedState(check, readingState(state))),
+    observableNow: (check, state) =>
+      observableIn(check, impliedState(check, plainReadingState(state))),
     quantityAt: (target, state) =>
       'between' in target
         ? declaration.readsBetween
@@ -127,20 +129,41 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
           : undefined,
     observableAt,
     observableOf(entry, before) {
-      const state = stateOfEntry(entry, readingState(before), impliedState);
       if (entry.check !== undefined) {
-        return isCheckId(entry.check) ? observableIn(entry.check, state) : undefined;
+        const taken = stateOfEntry(entry, plainReadingState(before), impliedState);
+        return isCheckId(entry.check) ? observableIn(entry.check, taken) : undefined;
       }
       if (entry.kind === 'observation') return undefined;
       const target = targetOf(entry);
       const quantity = quantityOf(entry, catalogue);
+      const plain = stateOfEntry(entry, plainReadingState(before), impliedState);
+      // Ohms are read on what is off, volts on what is on: whatever was done in between.
+      const power = entry.state?.power ?? (quantity === 'resistance' ? 'off' : 'on');
+      const state = hasMains ? { ...plain, controls: { ...plain.controls, power } } : plain;
       return target && quantity && observableAt(target, quantity, state);
     },
     plannedKeyOf(entry, before) {
       if (!isCheckId(entry.check)) return undefined;
-      return observableIn(entry.check, stateOfEntry(entry, readingState(before), impliedState)).key;
+      return observableIn(entry.check, stateOfEntry(entry, plainReadingState(before), impliedState))
+        .key;
     },
-    settingEvidence: () => [],
+    settingEvidence(walked, errorOf, plate) {
+      const { system } = declaration;
+      if (!system) return [];
+      const taken = sheetAsFound(walked, system, plate);
+      if (!taken) return [];
+      const state = impliedState(system.check, plainReadingState(taken.before));
+      return [
+        {
+          entryId: taken.entryId,
+          checkId: system.check,
+          observable: observableIn(system.check, state),
+          result: { kind: 'outcome', outcome: taken.outcome },
+          repairsBefore: taken.before.repairsDone,
+          errorRate: errorOf(system.check),
+        },
+      ];
+    },
     standingKey: (hypothesis) => declaration.standingKey(standingOf(hypothesis)),
     lookAtStanding(observable, hypothesis) {
       const seen = observable as SignalObservable;
@@ -162,7 +185,7 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
     dangersOf: () => [],
     errorRateOf: (check, parameters = own) => errorRateOf(check, parameters),
     planStart(state, limits, parameters = own, plate) {
-      const present = readingState(state);
+      const present = plainReadingState(state);
       const candidates = Object.keys(parameters.checkMinutes).flatMap((checkId): Candidate[] => {
         const isOpen =
           isPlanned(checkId, plate) &&
@@ -245,7 +268,7 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
       Object.entries(declaration.barred[check] ?? {}).some(
         ([question, answer]) => complaint?.answers?.[question] === answer,
       ),
-    combined({ check, values = {} }) {
+    combined({ check, values = {} }, plate) {
       if (check === undefined) return undefined;
       const named = names.checks[check];
       const valuesAt = named?.valuesAt;
@@ -253,15 +276,16 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
       if (!combine || !named || !valuesAt) return undefined;
       const numbers = numbersOf({ check, values });
       return Object.keys(numbers).length === Object.keys(valuesAt).length
-        ? combine(numbers)
+        ? combine(numbers, plate)
         : undefined;
     },
-    classed({ check, values }) {
+    classed({ check, values }, plate) {
       const classOf = check === undefined ? undefined : declaration.classed?.[check];
-      return classOf && values ? classOf(numbersOf({ check, values })) : undefined;
+      return classOf && values ? classOf(numbersOf({ check, values }), plate) : undefined;
     },
     ...(declaration.water ? { storage: signalStorage(declaration.water) } : {}),
     ...(declaration.tap ? { tap: signalTap(declaration.tap) } : {}),
+    ...(declaration.system ? { system: declaration.system } : {}),
     placeOfUnlisted: () => undefined,
   };
   return family;
@@ -286,7 +310,8 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
 
   /** The one number of a reading, whether it was entered as one value or as several. */
   function resultNumber(entry: ReadingEntry): number | undefined {
-    if (entry.values !== undefined) return family.combined(entry);
+    // What stops is a share of two figures, whatever the plate.
+    if (entry.values !== undefined) return family.combined(entry, {} as JobFile['unit']['plate']);
     const quantity = isCheckId(entry.check)
       ? resultQuantity(names.checks[entry.check]!)
       : undefined;
@@ -376,6 +401,7 @@ function catalogueOf<Plate extends FamilyPlate, S extends Standing>({
   codes,
   water,
   tap,
+  system,
 }: SignalDeclaration<Plate, S>): Omit<FamilyCatalogue, 'procedures' | 'services'> {
   const shown = access.facts.filter((each) => each.shownBy !== undefined);
   const source = {
@@ -397,6 +423,7 @@ function catalogueOf<Plate extends FamilyPlate, S extends Standing>({
       ...settings.map(({ id, quantity }) => [id, { quantity }] as const),
       ...(water ? parameterKinds(storageParameters) : []),
       ...(tap ? parameterKinds(tap.parameters) : []),
+      ...(system ? parameterKinds(systemParameters) : []),
     ]),
     points: new Map([...Object.entries(names.points ?? {}), hotTap]),
     gasPoints: new Set(gasPoints),
