@@ -1,5 +1,11 @@
 import { expect, type Locator, type Page } from '@playwright/test';
-import { families, familyOfJob, type ApplianceFamily } from '../../src/core/appliances/all';
+import {
+  families,
+  familyOfJob,
+  valueQuantity,
+  type ApplianceFamily,
+  type NamedCheck,
+} from '../../src/core/appliances/all';
 import { foldEntries, type Entry, type JobFile } from '../../src/core/job-file';
 import { fromKept, shownUnit, type Quantity } from '../../src/core/quantities';
 import type { SimulatedAnswer, SimulatedUnit } from '../../src/core/simulation';
@@ -202,13 +208,34 @@ export async function enterAnswer(
     );
     return;
   }
+  if (answer.kind === 'values') {
+    const named = family.check(check);
+    for (const [key, value] of Object.entries(answer.values)) {
+      const quantity = valueQuantity(named, key)!;
+      await page
+        .getByLabel(valueLabel(named, key), { exact: false })
+        .filter({ visible: true })
+        .fill(
+          keysOf(
+            quantity,
+            Number.isFinite(value) ? { kind: 'number', value } : { kind: 'over-range' },
+          ),
+        );
+    }
+    await andEntered(page, () => page.getByRole('button', { name: /^Enter (both|all)$/ }).click());
+    return;
+  }
   await pressKeys(page, keysOf(family.check(check).quantity, answer));
   await andEntered(page, () => page.getByRole('button', { name: /^Enter/ }).click());
 }
 
+/** How one of several values is called on its field. */
+const valueLabel = (named: NamedCheck, key: string): string =>
+  `${capital(named.valueWords?.[key] ?? key)}, in`;
+
 export function keysOf(
   quantity: string | undefined,
-  answer: Exclude<SimulatedAnswer, { kind: 'outcome' }>,
+  answer: Exclude<SimulatedAnswer, { kind: 'outcome' | 'values' }>,
 ): string {
   if (answer.kind === 'over-range') return 'OL';
   if (quantity === undefined) throw new Error('a check that is not measured takes no number');

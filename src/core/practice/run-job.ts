@@ -1,4 +1,10 @@
-import { familyOfJob, type AccessStep, type ApplianceFamily, type UnitState } from '../appliances';
+import {
+  familyOfJob,
+  valueQuantity,
+  type AccessStep,
+  type ApplianceFamily,
+  type UnitState,
+} from '../appliances';
 import { diagnoseJob, leadingSet, type Diagnosis, type DiagnosisOptions } from '../job-diagnosis';
 import { foldEntries, type Entry, type JobFile, type JobState, type ProbedDead } from '../job-file';
 import { keyOfQuantity } from '../quantities';
@@ -92,6 +98,18 @@ export function entryOfAnswer(
 ): Entry {
   if (answer.kind === 'outcome') {
     return { id, at, kind: 'observation', check, value: answer.outcome };
+  }
+  if (answer.kind === 'values') {
+    const named = family.check(check);
+    const values = Object.fromEntries(
+      Object.entries(answer.values).map(([key, value]) => [
+        key,
+        Number.isFinite(value)
+          ? { [keyOfQuantity(valueQuantity(named, key)!)]: value }
+          : { overRange: true as const },
+      ]),
+    );
+    return { id, at, kind: 'reading', check, values };
   }
   const value =
     answer.kind === 'over-range'

@@ -48,6 +48,8 @@ export interface Complaint {
 export type SimulatedAnswer =
   | { readonly kind: 'number'; readonly value: number }
   | { readonly kind: 'over-range' }
+  /** Of a check that gives several, each in its kept unit, by its key. */
+  | { readonly kind: 'values'; readonly values: Readonly<Record<string, number>> }
   | { readonly kind: 'outcome'; readonly outcome: string };
 
 export interface SimulationOptions {

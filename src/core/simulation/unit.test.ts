@@ -14,7 +14,9 @@ function answers(fault: string, check: string, count = 40): (number | string)[] 
       ? answer.value
       : answer.kind === 'over-range'
         ? 'OL'
-        : answer.outcome;
+        : answer.kind === 'values'
+          ? JSON.stringify(answer.values)
+          : answer.outcome;
   });
 }
 

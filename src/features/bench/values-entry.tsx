@@ -45,10 +45,11 @@ export function ValuesEntry({
   const typed = typedOf(draft);
   const [problems, setProblems] = useState<Readonly<Record<string, string>>>({});
   /** Two values of one place are told by what they are of. */
+  const named = family.check(check);
   const nameOf = (key: string, point: string) =>
-    family.check(check).quantities
-      ? `${words.pointName(point)}, ${key.toUpperCase()}`
-      : words.pointName(point);
+    named.valueWords?.[key] ??
+    (named.quantities ? `${words.pointName(point)}, ${key.toUpperCase()}` : words.pointName(point));
+  const mayBeEmpty = (key: string) => named.optional?.includes(key) ?? false;
   const quantityOf = (key: string) => valueQuantity(family.check(check), key) ?? quantity;
   const symbolOf = (key: string) => shownUnit(quantityOf(key), system).symbol;
 
@@ -57,6 +58,7 @@ export function ValuesEntry({
     const found: Record<string, Value> = {};
     const wrong: Record<string, string> = {};
     for (const [key] of points) {
+      if ((typed[key] ?? '').trim() === '' && mayBeEmpty(key)) continue;
       const parsed = parseReading(typed[key] ?? '', { quantity: quantityOf(key), system });
       if (parsed.kind === 'problem') wrong[key] = parsed.message;
       else if (parsed.kind === 'ask') wrong[key] = parsed.question;
@@ -83,6 +85,7 @@ export function ValuesEntry({
         <label key={key} className="block font-medium">
           {capital(nameOf(key, point))}
           <span className="sr-only">, in {symbolOf(key)}</span>
+          {mayBeEmpty(key) && <span className="font-normal text-ink-2"> if read</span>}
           <span className="mt-1 flex items-center gap-2">
             <input
               className="field text-title font-semibold text-act"

@@ -88,8 +88,7 @@ function simulate(
     answer(check, state) {
       const { kind, quantity } = familyNames.checks[check]!;
       const at = stateOf(state);
-      if (check === 'combustion-analysis')
-        return { kind: 'outcome', outcome: analysed(unit, at, random) };
+      if (check === 'combustion-analysis') return printed(analysed(unit, at, random), unit, random);
       if (kind === 'observation' || kind === 'code') {
         return { kind: 'outcome', outcome: lookAtZoned(check, unit, at, random) };
       }
@@ -139,6 +138,38 @@ function analysed(unit: ZonedUnit, state: ZonedState, random: Random): string {
   if (is('air-path.blocked')) return pick(['rich', 42], ['co-high', 36], ['right', 22]);
   if (is('intake.off')) return pick(['right', 58], ['lean', 22], ['rich', 10], ['co-high', 10]);
   return pick(['right', 88], ['lean', 5], ['rich', 4], ['co-high', 2], ['flue-hot', 1]);
+}
+
+/** An analyser's printout of such a flame: ranges of our own, with an analyser's errors. */
+function printed(flame: string, unit: ZonedUnit, random: Random): SimulatedAnswer {
+  const between = (least: number, most: number) => random.between({ least, most });
+  const [oxygen, monoxide] = ((): readonly [number, number] => {
+    switch (flame) {
+      case 'lean':
+        return [between(5.9, 8.4), between(15, 60)];
+      case 'rich':
+        return [between(2.7, 3.7), between(30, 75)];
+      case 'co-high':
+        return [between(4.2, 8), between(140, 290)];
+      case 'no-flame':
+        return [between(20.2, 20.8), 0];
+      default:
+        return [between(4.2, 5.3), between(10, 60)];
+    }
+  })();
+  const back = between(33, 44);
+  const flue = flame === 'flue-hot' ? back + between(44, 70) : back + between(4, 20);
+  return {
+    kind: 'values',
+    values: {
+      oxygen: Math.round(oxygen * 10) / 10,
+      carbonMonoxide: Math.round(monoxide),
+      flueTemperature: flame === 'no-flame' ? unit.roomCelsius + 2 : Math.round(flue),
+      airTemperature: Math.round(unit.roomCelsius),
+      returnTemperature: Math.round(back),
+      ambientCarbonMonoxide: 0,
+    },
+  };
 }
 
 /** Volts on the line side, where no ladder reaches. */
@@ -217,7 +248,62 @@ function read(check: string, unit: ZonedUnit, state: ZonedState, random: Random)
       : ladderOf(unit, state.set).volts(...between);
     return number(Math.max(0, shown(volt, meter.volt + meter.voltShare * volt, 0.1, random)));
   }
-  return physical(check, unit, state, random);
+  const answer = physical(check, unit, state, random);
+  return answer.kind === 'number' && familyNames.checks[check]!.valuesAt
+    ? { kind: 'values', values: valuesOf(check, answer.value, unit, random) }
+    : answer;
+}
+
+/** Ohms of a thermistor or of platinum, by formulas of our own. */
+function ohmsAt(curve: string, celsius: number): number {
+  if (curve === 'pt1000') return 1000 * (1 + 0.00391 * celsius - 5.8e-7 * celsius ** 2);
+  const [ohm25, beta] =
+    curve === 'ntc-12k-3740' ? [12_000, 3740] : [10_000, curve === 'ntc-10k-3435' ? 3435 : 3977];
+  return ohm25 * Math.exp(beta * (1 / (celsius + 273.15) - 1 / 298.15));
+}
+
+/** What is read at each point, where a check takes several: they come to the difference. */
+function valuesOf(
+  check: string,
+  kelvin: number,
+  unit: ZonedUnit,
+  random: Random,
+): Record<string, number> {
+  const tenth = (value: number) => Math.round(value * 10) / 10;
+  const base = (least: number, most: number) => tenth(random.between({ least, most }));
+  if (check.endsWith('-sensor-ohms')) {
+    const at = check.startsWith('outdoor') ? base(-2, 14) : base(38, 58);
+    const ohm =
+      kelvin <= -90
+        ? Infinity
+        : kelvin >= 90
+          ? base(0.5, 9)
+          : ohmsAt(unit.facts.sensorCurve, at + kelvin);
+    return { sensor: Number.isFinite(ohm) ? Math.round(ohm) : ohm, at };
+  }
+  switch (check) {
+    case 'cylinder-rise-10-min': {
+      const one = base(36, 43);
+      return { one, other: tenth(one + kelvin) };
+    }
+    case 'supply-rise-series': {
+      const first = base(30, 40);
+      return {
+        first,
+        second: tenth(first + kelvin),
+        third: tenth(first + 2 * kelvin),
+        fourth: tenth(first + 3 * kelvin),
+      };
+    }
+    case 'supply-return-difference': {
+      const one = base(60, 72);
+      return { one, other: tenth(one - kelvin) };
+    }
+    default: {
+      const other = check.endsWith('outdoor') ? base(-2, 14) : base(44, 62);
+      return { one: kelvin <= -90 ? -40 : tenth(other + Math.min(60, kelvin)), other };
+    }
+  }
 }
 
 function physical(

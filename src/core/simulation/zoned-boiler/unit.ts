@@ -10,6 +10,7 @@ export interface ZonedFacts {
   readonly cylinderControl: 'aquastat' | 'sensor';
   readonly mixingValve: 'true' | 'false';
   readonly ignition: string;
+  readonly sensorCurve: string;
 }
 
 export interface ZonedUnit {
