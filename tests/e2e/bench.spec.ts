@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import {
+  chooseCheck,
   andEntered,
   baseUrl,
   currentCheck,
@@ -240,19 +241,6 @@ test('what is typed can be read above the keypad, however many steps a check has
   expect(typed!.y).toBeGreaterThan(0);
   if (isPhone(page)) expect(typed!.y + typed!.height).toBeLessThanOrEqual(keypad!.y);
 });
-
-async function chooseCheck(page: import('@playwright/test').Page, label: string) {
-  await currentCheck(page);
-  await page
-    .getByRole('button', { name: isPhone(page) ? 'Others' : 'Other check', exact: true })
-    .click();
-  await page
-    .getByRole('dialog')
-    .getByRole('button', { name: new RegExp(`^(live )?${label}( look)?$`) })
-    .last()
-    .click();
-  await expect(page.getByRole('heading', { name: label })).toBeVisible();
-}
 
 test('12.5 Ω, 240 V and 13 A are named as not all true, and asked for again', async ({ page }) => {
   const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Contradiction' });

@@ -178,6 +178,20 @@ export async function proveDead(page: Page, { volts }: { volts?: string } = {}):
   if (volts === undefined) await expect(page.getByText(/^proved dead \d\d:\d\d/)).toBeVisible();
 }
 
+/** Another check than the one that is proposed, by its label. */
+export async function chooseCheck(page: Page, label: string): Promise<void> {
+  await currentCheck(page);
+  await page
+    .getByRole('button', { name: isPhone(page) ? 'Others' : 'Other check', exact: true })
+    .click();
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: new RegExp(`^(live )?${label}( look)?$`) })
+    .last()
+    .click();
+  await expect(page.getByRole('heading', { name: label })).toBeVisible();
+}
+
 /** Enters what the simulated unit gives for the check on the bench. */
 export async function answerCheck(
   page: Page,
@@ -212,15 +226,11 @@ export async function enterAnswer(
     const named = family.check(check);
     for (const [key, value] of Object.entries(answer.values)) {
       const quantity = valueQuantity(named, key)!;
-      await page
-        .getByLabel(valueLabel(named, key), { exact: false })
-        .filter({ visible: true })
-        .fill(
-          keysOf(
-            quantity,
-            Number.isFinite(value) ? { kind: 'number', value } : { kind: 'over-range' },
-          ),
-        );
+      const shown = keysOf(
+        quantity,
+        Number.isFinite(value) ? { kind: 'number', value } : { kind: 'over-range' },
+      );
+      await page.getByRole('textbox', { name: valueLabel(named, key) }).fill(shown);
     }
     await andEntered(page, () => page.getByRole('button', { name: /^Enter (both|all)$/ }).click());
     return;
@@ -230,8 +240,8 @@ export async function enterAnswer(
 }
 
 /** How one of several values is called on its field. */
-const valueLabel = (named: NamedCheck, key: string): string =>
-  `${capital(named.valueWords?.[key] ?? key)}, in`;
+const valueLabel = (named: NamedCheck, key: string): RegExp =>
+  new RegExp(`^${capital(named.valueWords?.[key] ?? key)}\\s*, in`);
 
 export function keysOf(
   quantity: string | undefined,

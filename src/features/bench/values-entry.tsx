@@ -41,6 +41,7 @@ export function ValuesEntry({
   const family = useFamily();
   const words = useWords();
   const points = Object.entries(family.check(check).valuesAt ?? {});
+  const isMany = points.length > 2;
   const [draft, setDraft] = useDraft(`${jobId} ${check} values`);
   const typed = typedOf(draft);
   const [problems, setProblems] = useState<Readonly<Record<string, string>>>({});
@@ -72,17 +73,20 @@ export function ValuesEntry({
 
   return (
     <form
-      className="space-y-3 p-4"
+      // Many values take two columns and scroll by themselves: the steps above stay in reach.
+      className={`p-4 ${isMany ? 'grid max-h-[46vh] grid-cols-2 items-end gap-x-3 gap-y-2 overflow-y-auto' : 'space-y-3'}`}
       onSubmit={(event) => {
         event.preventDefault();
         enter();
       }}
     >
-      {good && (
-        <p>Together: {goodWords(good, resultQuantity(family.check(check)) ?? quantity, system)}</p>
+      {good && good.kind !== 'outcome' && (
+        <p className="col-span-2">
+          Together: {goodWords(good, resultQuantity(family.check(check)) ?? quantity, system)}
+        </p>
       )}
       {points.map(([key, point]) => (
-        <label key={key} className="block font-medium">
+        <label key={key} className={`block font-medium ${isMany ? 'text-small' : ''}`}>
           {capital(nameOf(key, point))}
           <span className="sr-only">, in {symbolOf(key)}</span>
           {mayBeEmpty(key) && <span className="font-normal text-ink-2"> if read</span>}
@@ -116,7 +120,7 @@ export function ValuesEntry({
       )}
       <button
         type="submit"
-        className="button button-act min-h-14 w-full text-lead"
+        className={`button button-act w-full text-lead ${isMany ? 'min-h-11' : 'min-h-14'}`}
         disabled={!isReady}
       >
         {points.length === 2 ? 'Enter both' : 'Enter all'}

@@ -315,7 +315,7 @@ export const demoJobs: readonly DemoJob[] = [
       },
     },
     fault: 'zone-panel.supply-burnt',
-    seed: 4,
+    seed: 11,
     until: { stage: 'diagnose', checks: 5 },
   },
   {

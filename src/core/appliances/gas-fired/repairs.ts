@@ -15,6 +15,7 @@ export const repair = (
     readonly shownBy?: readonly string[];
     readonly drawnPart?: string;
     readonly recheck?: Repair['recheck'];
+    readonly wires?: Repair['wires'];
   },
 ): Repair => ({ suspect, order, minutes, parts: [], cautions: [], wires: [], ...given });
 

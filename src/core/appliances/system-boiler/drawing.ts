@@ -27,7 +27,7 @@ export const drawing: Drawing = {
     'panel.r': at(56, 348, 'R', 'panel R', 'left'),
     'panel.c': at(144, 348, 'C', 'panel C', 'right'),
     'panel.bus': at(56, 420, 'bus', 'panel, behind the joint', 'left'),
-    'panel.r-out': at(56, 480, 'R out', 'panel 24 V out', 'left'),
+    'panel.r-out': at(56, 480, 'R out', 'panel 24 V out', 'right'),
     'panel.c-out': at(144, 480, 'C out', 'panel 24 V common out', 'right'),
     'zone-1.r': at(232, 348, 'R1', 'zone 1 R', 'left'),
     'zone-1.w': at(312, 348, 'W1', 'zone 1 W', 'right'),
@@ -149,12 +149,11 @@ export const drawing: Drawing = {
   boxes: [
     {
       part: 'transformer',
-      label: 'transformer',
+      label: '',
       x: 20,
       y: 204,
       width: 148,
       height: 88,
-      labelAt: 'bottom',
     },
     { part: 'panel', label: '', x: 20, y: 316, width: 624, height: 196, labelAt: 'bottom' },
     {
@@ -227,7 +226,7 @@ export const drawing: Drawing = {
     { id: 'lamp-1', kind: 'light', name: 'lamp of zone 1', x: 272, y: 320 },
     { id: 'lamp-2', kind: 'light', name: 'lamp of zone 2', x: 420, y: 320 },
     { id: 'lamp-dhw', kind: 'light', name: 'lamp of the cylinder zone', x: 568, y: 320 },
-    { id: 'display', kind: 'light', name: 'display', x: 420, y: 572, labelAt: 'right' },
+    { id: 'display', kind: 'light', name: 'display', x: 420, y: 572, labelAt: 'below' },
     {
       id: 'zone-1-call',
       kind: 'knob',
@@ -263,8 +262,8 @@ export const drawing: Drawing = {
     'display-cylinder-temperature': at(500, 632, 'cyl', 'cylinder on the display', 'right'),
     'supply-pipe': at(640, 140, 'pipe', 'supply pipe', 'below'),
     'return-pipe': at(596, 172, 'return', 'return pipe', 'right'),
-    'cylinder-top': at(648, 244, 'top', 'top of the cylinder', 'below'),
-    outlet: at(648, 196, 'tap', 'nearest tap', 'left'),
+    'cylinder-top': at(644, 300, 'top', 'top of the cylinder', 'below'),
+    outlet: at(612, 200, 'tap', 'nearest tap', 'right'),
     'system-gauge': at(612, 88, 'bar', 'pressure gauge', 'right'),
     'gas-inlet': at(476, 180, 'gas', 'gas inlet port', 'below'),
     'air-port': at(592, 764, 'air', 'air port', 'right'),

@@ -1,6 +1,20 @@
 import type { Repair } from '../family';
 import { repair } from '../gas-fired/repairs';
 
+/** Wires that come off a zone panel, as conductor and screw: line, thermostats, 24 V out, end switch. */
+const panelWires: Repair['wires'] = [
+  { wire: 'w-line', end: 'panel.l' },
+  { wire: 'w-neutral', end: 'panel.n' },
+  { wire: 'w-zone-1-r', end: 'zone-1.r' },
+  { wire: 'w-zone-1-w', end: 'zone-1.w' },
+  { wire: 'w-zone-2-r', end: 'zone-2.r' },
+  { wire: 'w-zone-2-w', end: 'zone-2.w' },
+  { wire: 'w-24v', end: 'panel.r-out' },
+  { wire: 'w-24v-common', end: 'panel.c-out' },
+  { wire: 'w-call-1', end: 'end-heat.x1' },
+  { wire: 'w-call-2', end: 'end-heat.x2' },
+];
+
 /** What is done about each fault, and what proves it. */
 export const repairs: Readonly<Record<string, Repair>> = {
   'none-in-unit': repair('Nothing wrong in the boiler', 'Nothing to repair in the unit', 5, {
@@ -98,6 +112,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
       },
     ],
     shownBy: ['panel-look', 'relay-tap', 'panel-out-volts'],
+    wires: panelWires,
     drawnPart: 'panel',
   }),
   'replace-thermostat': repair(
