@@ -477,6 +477,8 @@ describe('the demo data', () => {
         'diagnose',
         'diagnose',
         'diagnose',
+        'diagnose',
+        'verdict',
         'verdict',
         'waiting',
       ]);

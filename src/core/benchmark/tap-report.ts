@@ -37,7 +37,9 @@ export function tapReportOf(
     table(
       ['figure', 'floor', 'reached', ''],
       [
-        share('all that the unit needs', floor.exact, rightOf(own)),
+        ...(floor.exact === undefined
+          ? []
+          : [share('all that the unit needs', floor.exact, rightOf(own))]),
         share('the same, of single faults', floor.singles, singlesOf(own)),
         share(
           'likeliest repair is needed',

@@ -90,6 +90,15 @@ const gasPlate = (valve: 'thermocouple' | 'thermopile', watt: number, litre: num
   rollOut: 'in-lead',
 });
 
+/** What plates of boilers with zones say beside their volts and watts. */
+const usualZoned = {
+  mixingValve: true,
+  ignition: 'spark',
+  sensorCurve: 'ntc-10k-3977',
+  emitter: 'radiator',
+  zoning: 'pumps',
+} as const;
+
 const burnerSite = (family: string, customer: string, address: string) => ({
   ...gasSite(customer, address),
   family,
@@ -312,6 +321,7 @@ export const demoJobs: readonly DemoJob[] = [
         rated: { volt: 230 },
         cylinderControl: 'aquastat',
         cylinder: { litre: 150 },
+        ...usualZoned,
       },
     },
     fault: 'zone-panel.supply-burnt',
@@ -333,6 +343,7 @@ export const demoJobs: readonly DemoJob[] = [
         rated: { volt: 230 },
         cylinderControl: 'sensor',
         cylinder: { litre: 200 },
+        ...usualZoned,
       },
     },
     fault: 'burner.cracked',
