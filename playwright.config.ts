@@ -17,7 +17,7 @@ const launchOptions = {
 export default defineConfig({
   testDir: 'tests/e2e',
   timeout: 120_000,
-  expect: { timeout: 15_000 },
+  expect: { timeout: 25_000 },
   workers: 3,
   fullyParallel: true,
   forbidOnly: true,
