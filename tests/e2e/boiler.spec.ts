@@ -67,7 +67,7 @@ async function isAccessible(page: Page): Promise<void> {
   expect(await fits(page)).toBeLessThanOrEqual(0);
 }
 
-test('a burnt joint is found along the chain, and its panel exchanged for one laid out otherwise', async ({
+test('a burnt joint is found along the chain, and its panel exchanged for one laid out otherwise @desk', async ({
   page,
 }) => {
   test.setTimeout(240_000);
