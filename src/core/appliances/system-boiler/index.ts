@@ -287,7 +287,9 @@ function workedOut(plate: SaidPlate, analysis: Analysis): AnalysisResult | undef
 /** Whether figures are past what nobody leaves burning. */
 function isStop(values: Readonly<Record<string, number>>): boolean {
   const analysis = analysisOf(values);
-  // The fuel moves none of these limits; of LPG the ratio is a little lower.
+  // As read is never more than free of air: over the limit as read is a stop whatever the fuel,
+  // and where no figures can be worked out (LPG's carbon dioxide is impossible of natural gas).
+  if ((values.carbonMonoxide ?? 0) > 400) return true;
   const ambient = values.ambientCarbonMonoxide;
   if (ambient !== undefined && ambient > 9) return true;
   const result = analysis && workedOut({} as SaidPlate, analysis);
