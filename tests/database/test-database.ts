@@ -6,12 +6,15 @@ import { applicationUrl, migrateDatabase } from '../../src/database/migrate';
 
 /** A database of its own for a test file, made and migrated in a tenth of a second, dropped afterwards. */
 export interface TestDatabase {
+  readonly name: string;
   /** Connected as the application role, as the server is. */
   readonly database: Database;
   readonly owner: pg.Pool;
   readonly ownerUrl: string;
   /** Lets the installation work for one more firm, which only the owner may. */
   serve(organisationId: string): Promise<void>;
+  /** Ends every connection from here, so that another can be made in its likeness. */
+  leave(): Promise<void>;
   drop(): Promise<void>;
 }
 
@@ -21,11 +24,12 @@ const serverUrl = () => {
   return url;
 };
 
-export async function makeTestDatabase(): Promise<TestDatabase> {
+/** Empty, or with all that the database named has in it, which nobody may be connected to. */
+export async function makeTestDatabase(likeness?: string): Promise<TestDatabase> {
   const name = `test_${randomUUID().replaceAll('-', '')}`;
   const server = new pg.Client({ connectionString: serverUrl() });
   await server.connect();
-  await server.query(`create database ${name}`);
+  await server.query(`create database ${name}${likeness ? ` template ${likeness}` : ''}`);
   await server.end();
   const ownerUrl = Object.assign(new URL(serverUrl()), { pathname: `/${name}` }).toString();
   // The role is shared by the whole cluster: a test must not change the password that a running server uses.
@@ -34,16 +38,22 @@ export async function makeTestDatabase(): Promise<TestDatabase> {
   const { database, pool } = connect(applicationUrl(ownerUrl, password));
   const owner = new pg.Pool({ connectionString: ownerUrl });
   owner.on('error', () => undefined);
+  const leave = async () => {
+    if (pool.ended) return;
+    await pool.end();
+    await owner.end();
+  };
   return {
+    name,
     database,
     owner,
     ownerUrl,
     async serve(organisationId) {
       await owner.query('insert into served_firms values ($1)', [organisationId]);
     },
+    leave,
     async drop() {
-      await pool.end();
-      await owner.end();
+      await leave();
       const client = new pg.Client({ connectionString: serverUrl() });
       await client.connect();
       await client.query(`drop database if exists ${name} with (force)`);

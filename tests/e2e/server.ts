@@ -4,7 +4,6 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { seedDemoData } from '../../src/server/demo/seed';
 import { tcpLines } from '../../src/instruments/tcp-lines';
 import { serveBench } from '../../src/simulated-bench/serve';
 import { applicationUrl } from '../../src/database/migrate';
@@ -29,8 +28,7 @@ export async function startServer({
   /** A simulated unit with its instruments beside it. */
   bench?: boolean;
 }): Promise<TestServer> {
-  const test = await makeTestDatabase();
-  if (demo) await seedDemoData(test.database, new Date());
+  const test = await makeTestDatabase(demo ? process.env.OHMMETER_TEST_DEMO : undefined);
   const port = await freePort();
   const root = path.resolve(import.meta.dirname, '../..');
   const logs = mkdtempSync(path.join(tmpdir(), 'ohmmeter-logs-'));

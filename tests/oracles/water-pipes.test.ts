@@ -13,13 +13,12 @@ import {
   radiatorWatt,
   reducedBore,
   saturationPascal,
-  thermistorCelsius,
-  thermistorOhm,
   throughRadiator,
   waterAt,
   waterViscosity,
   wideningLoss,
 } from '../../src/core/water';
+import { celsiusAt, ohmAt, type SensorCurve } from '../../src/core/sensors';
 import { askPython } from './python';
 
 /**
@@ -192,11 +191,13 @@ describe('what stands in tables', () => {
 
   it('thermistors by the law of beta', () => {
     const ohms = (betaKelvin: number) =>
-      [10, 40, 60, 85].map((celsius) => thermistorOhm({ ohm25: 10_000, betaKelvin }, celsius));
+      [10, 40, 60, 85].map((celsius) =>
+        ohmAt({ kind: 'beta', ohm25: 10_000, betaKelvin }, celsius),
+      );
     const close = (...values: number[]) => values.map((each) => expect.closeTo(each, -1));
     expect(ohms(3977)).toEqual(close(20_272, 5279, 2463, 1070));
     expect(ohms(3435)).toEqual(close(18_410, 5759, 2981, 1451));
-    const one = { ohm25: 12_000, betaKelvin: 3740 };
-    expect(thermistorCelsius(one, thermistorOhm(one, 47.3))).toBeCloseTo(47.3, 9);
+    const one: SensorCurve = { kind: 'beta', ohm25: 12_000, betaKelvin: 3740 };
+    expect(celsiusAt(one, ohmAt(one, 47.3))).toBeCloseTo(47.3, 9);
   });
 });

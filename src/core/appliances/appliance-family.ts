@@ -301,7 +301,10 @@ export interface ApplianceFamily {
   /** What is still to be seen after a repair, with the times that this plate needs. */
   nextProof(plate: FamilyPlate): string;
   /** What ends the diagnosis as things stand: smelled gas, spillage. */
-  stopOf(complaint: JobFile['complaint'], walked: readonly WalkedEntry[]): Stop | undefined;
+  stopOf(
+    job: Pick<JobFile, 'complaint'> & { readonly unit: Pick<JobFile['unit'], 'plate'> },
+    walked: readonly WalkedEntry[],
+  ): Stop | undefined;
   /** The check that comes before any other as things stand: a sniff for gas. */
   firstCheck(state: JobState): string | undefined;
   /** Checks that say more together than each alone. */

@@ -12,6 +12,7 @@ import {
   flueLossPercent,
   fuels,
   gradeAnalysis,
+  isPastStop,
   outcomeOf,
   oxygenOf,
   patternOf,
@@ -211,6 +212,27 @@ describe('limits and patterns', () => {
     expect(stops(4.7, 330, 0)).toEqual(['air-free']);
     expect(stops(4.7, 60, 10)).toEqual(['ambient']);
     expect(stops(4.7, 60, 9)).toEqual([]);
+  });
+
+  it('stops on however little was entered, by the fuel that burns', () => {
+    const lpg = fuels.lpg;
+    const past = (fuel: typeof gas, read: Partial<Analysis>) =>
+      isPastStop('premix-condensing', fuel, read);
+    // 12.5 % is more than natural gas can give, and right for LPG.
+    expect(past(lpg, { carbonDioxidePercent: 12.5, carbonMonoxidePpm: 40 })).toBe(true);
+    expect(past(lpg, { carbonDioxidePercent: 11.2, carbonMonoxidePpm: 40 })).toBe(false);
+    expect(past(lpg, { carbonDioxidePercent: 11.2, carbonMonoxidePpm: 390 })).toBe(true);
+    expect(past(gas, { carbonDioxidePercent: 12.5, carbonMonoxidePpm: 390 })).toBe(false);
+    expect(past(gas, { carbonDioxidePercent: 12.5, carbonMonoxidePpm: 401 })).toBe(true);
+    // Carbon monoxide by itself, without temperatures, with oxygen that is only air.
+    expect(past(gas, { carbonMonoxidePpm: 401 })).toBe(true);
+    expect(past(gas, { carbonMonoxidePpm: 400 })).toBe(false);
+    expect(past(gas, { oxygenPercent: 15, carbonMonoxidePpm: 150 })).toBe(true);
+    expect(past(gas, { oxygenPercent: 20.9, carbonMonoxidePpm: 401 })).toBe(true);
+    expect(past(gas, { oxygenPercent: Infinity, carbonMonoxidePpm: Infinity })).toBe(true);
+    expect(past(gas, { oxygenPercent: 2.4 })).toBe(true);
+    expect(past(gas, { ambientCarbonMonoxidePpm: 10 })).toBe(true);
+    expect(past(gas, {})).toBe(false);
   });
 
   it('names a crack where the flame is cold and thin', () => {

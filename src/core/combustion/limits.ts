@@ -1,4 +1,6 @@
-import type { AnalysisResult } from './analysis';
+import { airFree, carbonMonoxideRatio, type Analysis, type AnalysisResult } from './analysis';
+import { carbonDioxideOf, instrumentOxygen, oxygenOf } from './excess-air';
+import type { Fuel } from './fuel';
 
 /** How a burner is built: what is right differs. */
 export type BurnerKind = 'premix-condensing' | 'atmospheric' | 'oil';
@@ -50,7 +52,7 @@ export const limitsOf = (kind: BurnerKind): Readonly<Record<Figure, Bounds>> => 
   ambient: {
     right: [0, 0],
     look: [0, 9],
-    stopAbove: 9.5,
+    stopAbove: 9,
     source: 'common practice',
   },
 });
@@ -100,6 +102,44 @@ export function gradeAnalysis(
     ),
     ...graded('ambient', beside.ambientCarbonMonoxidePpm),
   ];
+}
+
+/**
+ * Whether anything of an analysis, however little of it was entered, is past what nobody leaves burning. Carbon monoxide as
+ * read is never more than free of air, so it counts by itself where no oxygen can be told.
+ */
+export function isPastStop(kind: BurnerKind, fuel: Fuel, read: Partial<Analysis>): boolean {
+  const limits = limitsOf(kind);
+  const stops = (figure: Figure, value: number | undefined) =>
+    value !== undefined && gradeOf(limits[figure], value) === 'stop';
+  const { carbonMonoxidePpm: ppm, ambientCarbonMonoxidePpm } = read;
+  const oxygen = oxygenReadOrTold(fuel, read);
+  if (stops('ambient', ambientCarbonMonoxidePpm) || stops('oxygen', oxygen)) return true;
+  if (ppm === undefined) return false;
+  if (stops('air-free', ppm)) return true;
+  const dioxide = dioxideReadOrTold(fuel, read, oxygen);
+  return (
+    (oxygen !== undefined && stops('air-free', airFree(ppm, oxygen))) ||
+    (dioxide !== undefined && stops('ratio', carbonMonoxideRatio(ppm, dioxide)))
+  );
+}
+
+/** Undefined where neither figure is one that this fuel can give. */
+function oxygenReadOrTold(fuel: Fuel, read: Partial<Analysis>): number | undefined {
+  const { oxygenPercent: oxygen, carbonDioxidePercent: dioxide } = read;
+  if (oxygen !== undefined) return oxygen >= 0 && oxygen < instrumentOxygen ? oxygen : undefined;
+  if (dioxide === undefined || !(dioxide > 0 && dioxide <= fuel.carbonDioxideMost))
+    return undefined;
+  return oxygenOf(fuel, dioxide);
+}
+
+function dioxideReadOrTold(
+  fuel: Fuel,
+  { carbonDioxidePercent: dioxide }: Partial<Analysis>,
+  oxygen: number | undefined,
+): number | undefined {
+  if (dioxide !== undefined) return dioxide > 0 ? dioxide : undefined;
+  return oxygen === undefined ? undefined : carbonDioxideOf(fuel, oxygen);
 }
 
 /** What an analysis is to a diagnosis, the first that holds. */

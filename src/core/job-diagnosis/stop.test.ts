@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { sampleUnit } from '../../../tests/sample-unit';
 import { emptyJob, stamp } from '../../../tests/plates';
 import { gasStoragePilot as family } from '../appliances/gas-storage-pilot';
+import { systemBoiler } from '../appliances/system-boiler';
 import { readJobFile, type Entry, type JobFile } from '../job-file';
 import { catalogueOf, closingProblem, diagnoseJob, openDiagnosis, proofOf, stopNow } from '.';
 
@@ -67,6 +68,24 @@ describe('what ends a diagnosis', () => {
     expect(stopOf([monoxide({ ppm: 400 })])).toBeUndefined();
     expect(stopOf([monoxide({ ppm: 401 })])).toBe('carbon-monoxide');
     expect(stopOf([monoxide({ ppm: 900 }), monoxide()])).toBe('carbon-monoxide');
+  });
+
+  it('is an analysis past its limits, judged by the fuel on the plate', () => {
+    const on = (
+      fuel: string,
+      values: Readonly<Record<string, { percent: number } | { ppm: number }>>,
+    ) => {
+      const job = emptyJob({
+        ...sampleUnit(systemBoiler, { input: '24000', fuel }),
+        entries: [{ ...stamp(), kind: 'reading', check: 'combustion-analysis', values }],
+      });
+      return diagnoseJob(job, { brief: true, depth: 'one-step' }).answer.stop?.kind;
+    };
+    const rich = { carbonDioxide: { percent: 11.2 }, carbonMonoxide: { ppm: 370 } };
+    expect(on('lpg', rich)).toBe('carbon-monoxide');
+    expect(on('lpg', { ...rich, carbonMonoxide: { ppm: 40 } })).toBeUndefined();
+    expect(on('natural-gas', { ...rich, carbonMonoxide: { ppm: 40 } })).toBe('carbon-monoxide');
+    expect(on('lpg', { carbonMonoxide: { ppm: 401 } })).toBe('carbon-monoxide');
   });
 
   it('is an alarm that the call told of, until spillage and carbon monoxide are both proved good', () => {

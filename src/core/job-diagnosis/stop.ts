@@ -7,12 +7,12 @@ import type { JobFile, WalkedEntry } from '../job-file';
  */
 export function stopNow(
   family: ApplianceFamily,
-  { complaint, entries }: Pick<JobFile, 'complaint' | 'entries'>,
+  job: Pick<JobFile, 'complaint' | 'entries' | 'unit'>,
   walked: readonly WalkedEntry[],
 ): Stop | undefined {
-  const place = new Map(entries.map(({ id }, index) => [id, index]));
+  const place = new Map(job.entries.map(({ id }, index) => [id, index]));
   const byReceipt = [...walked].sort(
     (one, other) => place.get(one.entry.id)! - place.get(other.entry.id)!,
   );
-  return family.stopOf(complaint, walked) ?? family.stopOf(complaint, byReceipt);
+  return family.stopOf(job, walked) ?? family.stopOf(job, byReceipt);
 }

@@ -8,7 +8,6 @@ export interface SystemSheetContext {
   number(id: string): number | undefined;
   readonly emitter: 'radiator' | 'baseboard' | 'radiant-floor' | 'fan-coil';
   readonly hasCylinder: boolean;
-  readonly hasSensor: boolean;
   readonly limitCelsius: number;
   readonly litre: number;
   readonly heatWatt: number;

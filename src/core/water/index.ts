@@ -16,7 +16,7 @@ export * from './links';
 export * from './network';
 export * from './properties';
 export * from './radiator';
-export * from './sensor';
+export * from './turbine';
 export * from './tap-control';
 export * from './tap-log';
 export * from './tap-run';

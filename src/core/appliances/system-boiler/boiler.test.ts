@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { sampleUnit } from '../../../../tests/sample-unit';
+import { emptyState } from '../../job-file/state';
 import { changed, type Changes } from '../kit/change';
 import { chainOf } from './chain';
 import { ends, goodElements, type Elements } from './elements';
@@ -205,5 +206,24 @@ describe('what a reading follows', () => {
       ),
       { numRuns: 1500, seed: 5 },
     );
+  });
+});
+
+describe('volts between two touched terminals', () => {
+  const touched = (power: 'on' | 'off' | 'unknown') =>
+    family.observableOf(
+      {
+        id: 'one',
+        at: '2026-01-05T08:00:00Z',
+        kind: 'reading',
+        between: ['panel.r-out', 'panel.c-out'],
+        quantity: 'voltage-ac',
+        value: { volt: 0 },
+      } as unknown as Parameters<typeof family.observableOf>[0],
+      { ...emptyState, power },
+    );
+  it('are weighed as the logbook says, so that 0 V with the power off accuses nobody', () => {
+    expect(touched('off')?.key).not.toBe(touched('on')?.key);
+    expect(touched('unknown')?.key).toBe(touched('on')?.key);
   });
 });

@@ -1,11 +1,3 @@
-import {
-  fuels,
-  gradeAnalysis,
-  outcomeOf,
-  workOut,
-  type Analysis,
-  type AnalysisResult,
-} from '../../combustion';
 import type { JobFile } from '../../job-file/generated/job-types';
 import { judgeSensor, sensorType } from '../../sensors';
 import { fireMeterOf } from '../gas-fired/meters';
@@ -15,6 +7,7 @@ import { readNames } from '../kit/names';
 import type { FamilyParameters } from '../kit/parameters';
 import { signalFamily } from '../kit/signal/family';
 import { access, effects, stops } from './access';
+import { isStop, outcomeOfValues } from './analysis';
 import { checks } from './checks';
 import { codes } from './codes';
 import { drawing } from './drawing';
@@ -216,7 +209,6 @@ export const systemBoiler = signalFamily<SystemPlate, SystemStanding>({
       return {
         emitter: own.emitter,
         hasCylinder: true,
-        hasSensor: own.cylinderControl === 'sensor',
         limitCelsius: 95,
         litre: own.cylinderLitre,
         heatWatt: own.inputWatt * own.efficiency,
@@ -261,65 +253,4 @@ function riseOf({
   fourth = 0,
 }: Readonly<Record<string, number>>): number {
   return (3 * (fourth - first) + (third - second)) / 10;
-}
-
-/** What an analysis is to the diagnosis; undefined where it lacks what it is judged by, or no flue gas has such figures. */
-function outcomeOfValues(
-  values: Readonly<Record<string, number>>,
-  plate: SaidPlate,
-): string | undefined {
-  const analysis = analysisOf(values);
-  if (!analysis) return undefined;
-  const result = workedOut(plate, analysis);
-  return result && outcomeOf('premix-condensing', result, analysis);
-}
-
-/** What follows from an analysis of a boiler; undefined for figures that no flue gas has. */
-function workedOut(plate: SaidPlate, analysis: Analysis): AnalysisResult | undefined {
-  try {
-    return workOut(fuels[plate.fuel === 'lpg' ? 'lpg' : 'natural-gas'], analysis);
-  } catch (error) {
-    if (error instanceof RangeError) return undefined;
-    throw error;
-  }
-}
-
-/** Whether figures are past what nobody leaves burning. */
-function isStop(values: Readonly<Record<string, number>>): boolean {
-  const analysis = analysisOf(values);
-  // As read is never more than free of air: over the limit as read is a stop whatever the fuel,
-  // and where no figures can be worked out (LPG's carbon dioxide is impossible of natural gas).
-  if ((values.carbonMonoxide ?? 0) > 400) return true;
-  const ambient = values.ambientCarbonMonoxide;
-  if (ambient !== undefined && ambient > 9) return true;
-  const result = analysis && workedOut({} as SaidPlate, analysis);
-  return (
-    analysis !== undefined &&
-    result !== undefined &&
-    gradeAnalysis('premix-condensing', result, analysis).some(({ grade }) => grade === 'stop')
-  );
-}
-
-/** An analysis out of the values of an entry. */
-export function analysisOf(values: Readonly<Record<string, number>>): Analysis | undefined {
-  const { oxygen, carbonDioxide, carbonMonoxide, flueTemperature, airTemperature } = values;
-  if (oxygen === undefined && carbonDioxide === undefined) return undefined;
-  if (
-    carbonMonoxide === undefined ||
-    flueTemperature === undefined ||
-    airTemperature === undefined
-  ) {
-    return undefined;
-  }
-  return {
-    ...(oxygen === undefined ? {} : { oxygenPercent: oxygen }),
-    ...(carbonDioxide === undefined ? {} : { carbonDioxidePercent: carbonDioxide }),
-    carbonMonoxidePpm: carbonMonoxide,
-    flueCelsius: flueTemperature,
-    airCelsius: airTemperature,
-    ...(values.returnTemperature === undefined ? {} : { returnCelsius: values.returnTemperature }),
-    ...(values.ambientCarbonMonoxide === undefined
-      ? {}
-      : { ambientCarbonMonoxidePpm: values.ambientCarbonMonoxide }),
-  };
 }

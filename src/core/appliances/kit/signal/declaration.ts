@@ -254,8 +254,8 @@ export interface StopDeclaration {
         readonly kind: string;
         readonly values?: readonly string[];
         readonly above?: number;
-        /** Of a reading of several values. */
-        stops?(values: Readonly<Record<string, number>>): boolean;
+        /** Of a reading of several values, on this plate. */
+        stops?(values: Readonly<Record<string, number>>, plate: JobFile['unit']['plate']): boolean;
       }
     >
   >;

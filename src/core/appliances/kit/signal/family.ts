@@ -137,8 +137,9 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
       const target = targetOf(entry);
       const quantity = quantityOf(entry, catalogue);
       const plain = stateOfEntry(entry, plainReadingState(before), impliedState);
-      // Ohms are read on what is off, volts on what is on: whatever was done in between.
-      const power = entry.state?.power ?? (quantity === 'resistance' ? 'off' : 'on');
+      // Ohms are read on what is off. Volts on what the logbook says: nought volts with the power off accuse nobody.
+      const power =
+        entry.state?.power ?? (quantity === 'resistance' || before.power === 'off' ? 'off' : 'on');
       const state = hasMains ? { ...plain, controls: { ...plain.controls, power } } : plain;
       return target && quantity && observableAt(target, quantity, state);
     },
@@ -262,8 +263,13 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
     codes: declaration.codes,
     firstCheck: (state) =>
       declaration.access.facts.find((each) => each.isFirst && !isSo(state, each))?.shownBy,
-    stopOf: (complaint, walked) =>
-      stopOf(declaration.stops, complaint, walked, resultNumber, numbersOf),
+    stopOf: ({ complaint, unit: { plate } }, walked) =>
+      stopOf(declaration.stops, walked, {
+        complaint,
+        plate,
+        numberOf: (entry) => resultNumber(entry, plate),
+        valuesOf: numbersOf,
+      }),
     isBarred: (check, complaint) =>
       Object.entries(declaration.barred[check] ?? {}).some(
         ([question, answer]) => complaint?.answers?.[question] === answer,
@@ -309,9 +315,8 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
   }
 
   /** The one number of a reading, whether it was entered as one value or as several. */
-  function resultNumber(entry: ReadingEntry): number | undefined {
-    // What stops is a share of two figures, whatever the plate.
-    if (entry.values !== undefined) return family.combined(entry, {} as JobFile['unit']['plate']);
+  function resultNumber(entry: ReadingEntry, plate: JobFile['unit']['plate']): number | undefined {
+    if (entry.values !== undefined) return family.combined(entry, plate);
     const quantity = isCheckId(entry.check)
       ? resultQuantity(names.checks[entry.check]!)
       : undefined;

@@ -3,6 +3,16 @@ import type { Entry, JobFile, ReadingEntry } from '../../../job-file/generated/j
 import type { Stop } from '../../appliance-family';
 import type { StopDeclaration } from './declaration';
 
+/** What a stop is told by, beside the entries. */
+export interface StopSource {
+  readonly complaint: JobFile['complaint'];
+  readonly plate: JobFile['unit']['plate'];
+  /** The one number of a reading. */
+  numberOf(entry: ReadingEntry): number | undefined;
+  /** The numbers of a reading of several. */
+  valuesOf(entry: ReadingEntry): Readonly<Record<string, number>>;
+}
+
 /** Entry id under which an answer of the call stops. */
 const callId = (question: string) => `call:${question}`;
 
@@ -12,10 +22,8 @@ const callId = (question: string) => `call:${question}`;
  */
 export function stopOf(
   { kinds, checks, answers }: StopDeclaration,
-  complaint: JobFile['complaint'],
   walked: readonly WalkedEntry[],
-  numberOf: (entry: ReadingEntry) => number | undefined,
-  valuesOf: (entry: ReadingEntry) => Readonly<Record<string, number>>,
+  { complaint, plate, numberOf, valuesOf }: StopSource,
 ): Stop | undefined {
   const last = new Map<string, Entry>();
   for (const { entry } of walked) {
@@ -30,7 +38,7 @@ export function stopOf(
     const entry = last.get(check);
     if (!rule || !entry) return false;
     if (entry.kind === 'observation') return rule.values?.includes(entry.value) ?? false;
-    if (entry.kind === 'reading' && rule.stops) return rule.stops(valuesOf(entry));
+    if (entry.kind === 'reading' && rule.stops) return rule.stops(valuesOf(entry), plate);
     if (entry.kind !== 'reading' || rule.above === undefined) return false;
     return entry.value?.overRange === true || (numberOf(entry) ?? 0) > rule.above;
   };
