@@ -1,19 +1,10 @@
-import { familyOfJob } from '../core/appliances/all';
-import {
-  benchAnswer,
-  catalogueOf,
-  packTables,
-  type BenchAnswer,
-  type TablePack,
-} from '../core/job-diagnosis';
+import { benchAnswer, catalogueOf, type BenchAnswer } from '../core/job-diagnosis';
 import { readJobFile, type JobFile, type ReadJobFile } from '../core/job-file';
 import { applicationDatabase } from '../database/client';
 import { checkLogbook, type CheckedLogbook } from './check-logbook';
 import { settleJob } from './settle-job';
 import { standingMeanwhile } from './standing-of';
-
-/** Packs are kept as long as their tables; so is the text of each. */
-const textOfPack = new WeakMap<TablePack, string>();
+import { tableTextOf, takeStoredTables } from './stored-tables';
 
 /**
  * What takes long enough to be felt by whoever asks for something else at the same time: done in threads of their own
@@ -27,16 +18,13 @@ export const heavy = {
     settleJob(applicationDatabase(), organisationId, jobId),
 
   /** The bench's answer that comes with the page. */
-  firstAnswer: (job: JobFile, now: string): BenchAnswer => benchAnswer(job, undefined, { now }),
+  firstAnswer(job: JobFile, now: string): BenchAnswer {
+    takeStoredTables(job);
+    return benchAnswer(job, undefined, { now });
+  },
 
   /** The tables of the job's plate, for the devices that work on it, as the text that is sent. */
-  tablesFor(job: JobFile): string {
-    const family = familyOfJob(job);
-    const pack = packTables(family, family.plateOf(job));
-    const text = textOfPack.get(pack) ?? JSON.stringify(pack);
-    textOfPack.set(pack, text);
-    return text;
-  },
+  tablesFor: (job: JobFile): string => tableTextOf(job),
 
   /** Reads a file that somebody brings, up to its size. */
   readFile: (text: string): ReadJobFile => readJobFile(text, catalogueOf),

@@ -3,10 +3,17 @@ import path from 'node:path';
 import { Worker } from 'node:worker_threads';
 import { wrap, type Remote } from 'comlink';
 import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs';
+import { buildId } from '../build-id';
 import { heavy, type Heavy } from './heavy';
 
 /** One for what a page would like to have, one for what a change cannot do without, one for what nobody waits for. */
 export type ThreadName = 'answers' | 'checks' | 'background';
+
+/** What a thread is told at its start. */
+export interface ThreadData {
+  readonly name: ThreadName;
+  readonly buildId: string;
+}
 
 /** Bundled by scripts/build-workers.mjs beside the production build. */
 const workerFile = () => path.join(process.cwd(), 'dist', 'heavy-worker.mjs');
@@ -38,7 +45,7 @@ export async function inThread<T>(
 }
 
 function startThread(threads: Map<ThreadName, Thread>, name: ThreadName): Thread {
-  const worker = new Worker(workerFile(), { workerData: name });
+  const worker = new Worker(workerFile(), { workerData: { name, buildId } satisfies ThreadData });
   worker.unref();
   const ended = new Promise<never>((_, reject) => {
     const end = (error?: unknown) => {

@@ -28,8 +28,8 @@ export async function warmUp(): Promise<void> {
     for (const job of jobs) {
       await quiet();
       await inThread('answers', async (service) => {
-        await service.firstAnswer(job, new Date().toISOString());
         await service.tablesFor(job);
+        await service.firstAnswer(job, new Date().toISOString());
       });
     }
   } catch (error) {

@@ -45,7 +45,8 @@ export interface TablePack {
   readonly tables: readonly PackedTable[];
 }
 
-const packKey = (family: ApplianceFamily, plate: FamilyPlate) =>
+/** What a pack is of, in words that are equal for equal tables. */
+export const tablesOf = (family: ApplianceFamily, plate: FamilyPlate) =>
   `${family.id} ${JSON.stringify(plate)}`;
 
 const packs = new WeakMap<CompiledFamily, TablePack>();
@@ -57,7 +58,7 @@ export function packTables(family: ApplianceFamily, plate: FamilyPlate): TablePa
   if (!pack) {
     const { candidates } = family.planStart(emptyState, { liveWork: true }, family.parameters);
     const observables = candidates.map((each) => each.observableIn(0));
-    pack = { of: packKey(family, plate), tables: tables.pack(observables) };
+    pack = { of: tablesOf(family, plate), tables: tables.pack(observables) };
     packs.set(tables, pack);
   }
   return pack;
@@ -68,7 +69,7 @@ export function packTables(family: ApplianceFamily, plate: FamilyPlate): TablePa
  * @throws RangeError where they were packed from another model.
  */
 export function adoptTables(family: ApplianceFamily, plate: FamilyPlate, pack: TablePack): boolean {
-  if (pack.of !== packKey(family, plate)) return false;
+  if (pack.of !== tablesOf(family, plate)) return false;
   compiledFor(family, plate).adopt(pack.tables);
   return true;
 }

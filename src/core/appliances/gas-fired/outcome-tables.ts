@@ -19,21 +19,38 @@ const blurs = { look: 0.01, said: 0.12 } as const;
 
 /** What a table says of a unit: with two faults, the row that is furthest from the usual one. */
 export function rowOf<Plate extends FamilyPlate, S extends Standing>(
-  { values, default: usual, faults }: OutcomeTable,
+  table: OutcomeTable,
   seen: Seen<Plate, S>,
   kind: keyof typeof blurs = 'look',
 ): Shares {
-  let row = usual;
-  let most = -1;
-  for (const [fault, own] of Object.entries(faults)) {
-    if (!seen.has(fault)) continue;
-    const far = distance(own, usual, values);
-    if (far > most) {
-      most = far;
-      row = own;
-    }
-  }
-  return blurred(row, values, kind);
+  const { furthestFirst, usual } = blurredRows(table, kind);
+  return furthestFirst.find(([fault]) => seen.has(fault))?.[1] ?? usual;
+}
+
+interface BlurredRows {
+  readonly furthestFirst: readonly (readonly [fault: string, row: Shares])[];
+  readonly usual: Shares;
+}
+
+const blurredTables = {
+  look: new WeakMap<OutcomeTable, BlurredRows>(),
+  said: new WeakMap<OutcomeTable, BlurredRows>(),
+};
+
+/** A table's rows, blurred once: thousands of units ask for the same few. */
+function blurredRows(table: OutcomeTable, kind: keyof typeof blurs): BlurredRows {
+  const known = blurredTables[kind].get(table);
+  if (known) return known;
+  const { values, default: usual, faults } = table;
+  const made: BlurredRows = {
+    furthestFirst: Object.entries(faults)
+      .map(([fault, row]) => ({ fault, row, far: distance(row, usual, values) }))
+      .sort((one, other) => other.far - one.far)
+      .map(({ fault, row }) => [fault, blurred(row, values, kind)]),
+    usual: blurred(usual, values, kind),
+  };
+  blurredTables[kind].set(table, made);
+  return made;
 }
 
 export const blurred = (
@@ -49,13 +66,14 @@ export const blurred = (
   );
 
 /** One row with a chance, another with the rest. */
-export const mixed = (chance: number, yes: Shares, no: Shares): Shares =>
-  Object.fromEntries(
-    [...new Set([...Object.keys(yes), ...Object.keys(no)])].map((value) => [
-      value,
-      chance * (yes[value] ?? 0) + (1 - chance) * (no[value] ?? 0),
-    ]),
-  );
+export function mixed(chance: number, yes: Shares, no: Shares): Shares {
+  if (chance === 1) return yes;
+  if (chance === 0) return no;
+  const shares: Record<string, number> = {};
+  for (const value in yes) shares[value] = chance * yes[value]! + (1 - chance) * (no[value] ?? 0);
+  for (const value in no) shares[value] ??= (1 - chance) * no[value]!;
+  return shares;
+}
 
 /** Of a step that is no step: how likely a value is above a limit, where it differs by so much from unit to unit. */
 export const above = (value: number, limit: number, spread: number): number =>

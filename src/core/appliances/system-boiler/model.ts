@@ -71,8 +71,14 @@ interface ChainSignals {
 
 function chainStage(plate: SystemPlate, chain: Chain): Stage<SystemUnit> {
   const kept = new Map<string, ChainSignals>();
+  const keys = new WeakMap<Elements, string>();
+  const keyOf = (e: Elements) => {
+    const key = keys.get(e) ?? chainElements.map((each) => e[each]).join(' ');
+    keys.set(e, key);
+    return key;
+  };
   const solved = (e: Elements, set: ChainSetting): ChainSignals => {
-    const key = [...chainElements.map((each) => e[each]), ...Object.values(set)].join(' ');
+    const key = `${keyOf(e)} ${Object.values(set).join(' ')}`;
     const known = kept.get(key);
     if (known) return known;
     const at = chain.solve(e, set);

@@ -40,6 +40,7 @@ export function signalFamilyModel<Plate extends FamilyPlate, S extends Standing>
   parameters: FamilyParameters,
 ): SignalFamilyModel<S> {
   const { names, questions, shared } = declaration;
+  const tolerances: Readonly<Record<string, number | undefined>> = declaration.tolerances;
   const model = declaration.model(plate);
   const hypotheses = signalHypotheses(declaration, model, plate, parameters);
   const byFaults = new Map<string, number[]>();
@@ -144,6 +145,28 @@ export function signalFamilyModel<Plate extends FamilyPlate, S extends Standing>
     };
   };
 
+  /** Elements that are not as in a good unit, in value or in spread, of each hypothesis. */
+  const changedElements = hypotheses.map(({ changes, spread }) => [
+    ...new Set([
+      ...Object.keys(changes),
+      ...Object.keys(spread).filter((each) => spread[each] !== tolerances[each]),
+    ]),
+  ]);
+  const isShared = new Set(shared.map(({ element }) => element));
+  const keysOfFollows = new WeakMap<Follows, (string | undefined)[]>();
+  /** What sets a hypothesis apart from a good unit among the elements that a reading follows: equal keys, equal readings. */
+  const changesWithin = (follows: Follows): ((index: number) => string) => {
+    const keys = keysOfFollows.get(follows) ?? [];
+    keysOfFollows.set(follows, keys);
+    const isFollowed = new Set(follows.elements);
+    return (index) =>
+      (keys[index] ??= changedElements[index]!.flatMap((each) => {
+        const { elements, spread } = hypotheses[index]!;
+        const own = isFollowed.has(each) ? `${each}=${elements[each]}/${spread[each] ?? 0}` : '';
+        return own || (isShared.has(each) ? each : []);
+      }).join(' '));
+  };
+
   const predictReading = (
     observable: Exclude<SignalObservable, { kind: 'question' | 'log' | 'tap-log' }>,
   ): ((index: number) => Prediction) => {
@@ -167,6 +190,7 @@ export function signalFamilyModel<Plate extends FamilyPlate, S extends Standing>
     const meter = declaration.meterOf(check, of);
     const own = declaration.ownSpread[check ?? point ?? ''] ?? 0;
     const made = new Map<string, QuantityPrediction>();
+    const keyOf = changesWithin(follows);
     const gates = follows.gates ?? [];
     const found = seenIn(state);
     const runs = nudgedIn(state);
@@ -182,17 +206,11 @@ export function signalFamilyModel<Plate extends FamilyPlate, S extends Standing>
       const hypothesis = hypotheses[index]!;
       const given = observable.standing as S | undefined;
       const standing = given ?? hypothesis.standing;
-      const key = [
-        ...follows.elements.map(
-          (each) => `${hypothesis.elements[each]}/${hypothesis.spread[each] ?? 0}`,
-        ),
-        ...shared.map(({ element }) => (element in hypothesis.changes ? 1 : 0)),
-        follows.byStanding ? declaration.standingKey(standing) : '',
-        ...(gates.length > 0 ? gatesOf(found(index, given).signals, gates) : []),
-      ].join(' ');
       const isRough =
         declaration.pairsSpreadAsGood === true && hypothesis.grid === 'coarse' && index !== good;
-      const madeKey = `${key} ${isRough}`;
+      const standingKey = follows.byStanding ? declaration.standingKey(standing) : '';
+      const gateKey = gates.length > 0 ? gatesOf(found(index, given).signals, gates).join(' ') : '';
+      const madeKey = `${keyOf(index)}/${standingKey}/${gateKey}/${isRough}`;
       const known = made.get(madeKey);
       if (known) return known;
       const read = (nudged: Nudge | undefined): number => {
@@ -232,7 +250,8 @@ export function signalFamilyModel<Plate extends FamilyPlate, S extends Standing>
         const answers = declaration.answers[observable.question]!;
         const { values } = questions[observable.question]!;
         const found = seenIn(arrival);
-        return (index) => spreadOver(values, answers(found(index, undefined)));
+        const spread = spreadOnce(values);
+        return (index) => spread(answers(found(index, undefined)));
       }
       if (observable.kind === 'log') {
         const { water } = declaration;
@@ -267,7 +286,8 @@ export function signalFamilyModel<Plate extends FamilyPlate, S extends Standing>
       const values = names.checks[observable.check]!.values!;
       const found = seenIn(observable.state);
       const standing = observable.standing as S | undefined;
-      return (index) => spreadOver(values, look.predict(found(index, standing)));
+      const spread = spreadOnce(values);
+      return (index) => spread(look.predict(found(index, standing)));
     },
     afterRepairs(index, repairs) {
       const { faults, standing } = hypotheses[index]!;
@@ -305,6 +325,16 @@ const gatesOf = (signals: Readonly<Signals>, gates: readonly string[]): number[]
 
 /** As somebody finds it: nothing set, nothing touched. */
 const arrival: UnitState = { controls: {}, apart: [], done: [], known: {} };
+
+/** Shares that are one and the same have one prediction, and with it one class. */
+function spreadOnce(values: readonly string[]): (named: Shares) => OutcomePrediction {
+  const known = new WeakMap<Shares, OutcomePrediction>();
+  return (named) => {
+    const found = known.get(named) ?? spreadOver(values, named);
+    known.set(named, found);
+    return found;
+  };
+}
 
 /** What the table names keeps its share; the rest is spread evenly over what it does not name. */
 function spreadOver(values: readonly string[], named: Shares): OutcomePrediction {
