@@ -20,6 +20,7 @@ import type { LoggedCourse } from '../job-file/logs';
 import type { JobState } from '../job-file/state';
 import type { PartRequirement } from '../parts';
 import type { Procedure } from '../procedures';
+import type { Analysis, BurnerKind, Fuel } from '../combustion';
 import type { Quantity } from '../quantities';
 import type { SystemSheetContext } from '../settings/system-rules';
 import type { Explained } from '../thermal/log';
@@ -122,6 +123,22 @@ export interface TapWater {
 }
 
 /** What the rules of a sheet ask of the unit itself. */
+/** How the flue gas of a family is analysed. */
+export interface FlueAnalysis {
+  readonly burner: BurnerKind;
+  /** The checks that an analysis is entered under, at high fire and at low. */
+  readonly checks: { readonly high: string; readonly low: string };
+  fuelOf(plate: JobFile['unit']['plate']): Fuel;
+  /** What was entered, under the names of the computation. */
+  read(entry: Pick<ReadingEntry, 'check' | 'values'>): Partial<Analysis>;
+}
+
+/** Which checks read the ohms of a sensor, and of which kind it is on this plate. */
+export interface SensorUse {
+  readonly checks: readonly string[];
+  typeOf(plate: JobFile['unit']['plate']): string;
+}
+
 export interface SystemSettings {
   context(plate: FamilyPlate): Omit<SystemSheetContext, 'choice' | 'number'>;
 }
@@ -331,6 +348,10 @@ export interface ApplianceFamily {
   readonly tap?: TapWater;
   /** Its sheet of settings, where it heats rooms in zones and a cylinder. */
   readonly system?: SystemSettings;
+  /** How its flue gas is analysed, where it is. */
+  readonly flue?: FlueAnalysis;
+  /** Sensors that are judged by their ohms. */
+  readonly sensors?: SensorUse;
   /** Where a fault without a name sits. */
   placeOfUnlisted(fault: string): string | undefined;
 }

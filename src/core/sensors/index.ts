@@ -7,4 +7,5 @@
  */
 export * from './curve';
 export * from './judge';
+export * from './sheet';
 export * from './types';

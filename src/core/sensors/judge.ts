@@ -61,6 +61,15 @@ export interface SensorPoint {
   readonly celsius: number;
 }
 
+/** How far a sensor is off at two temperatures. */
+export interface TwoPointDrift {
+  /** In the middle of the two. */
+  readonly kelvin: number;
+  readonly kelvinPerKelvin: number;
+  /** Off by the same at both. */
+  readonly isConstant: boolean;
+}
+
 /**
  * What two temperatures say that one does not: off by the same at both, which is a sensor that drifted, or by more where it is
  * hotter, which is another curve.
@@ -70,7 +79,7 @@ export function driftOfTwo(
   curve: SensorCurve,
   one: SensorPoint,
   other: SensorPoint,
-): { readonly kelvin: number; readonly kelvinPerKelvin: number; readonly isConstant: boolean } {
+): TwoPointDrift {
   const apart = other.celsius - one.celsius;
   if (!(Math.abs(apart) >= leastApartKelvin)) {
     throw new RangeError(`two temperatures stand ${leastApartKelvin} K apart at least`);

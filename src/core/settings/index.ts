@@ -10,4 +10,5 @@ export type { RuleFinding, RulePart } from './rules';
 export * from './scald';
 export * from './sheet';
 export * from './heating-curve';
+export * from './curve-of-sheet';
 export type { SystemSheetContext } from './system-rules';

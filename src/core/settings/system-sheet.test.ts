@@ -3,7 +3,15 @@ import { emptyJob, stamp } from '../../../tests/plates';
 import { systemBoiler as family } from '../appliances/system-boiler';
 import { diagnoseJob } from '../job-diagnosis';
 import { foldEntries, type Entry, type JobFile } from '../job-file';
-import { emitterTarget, settingsSheet, supplyTarget } from '.';
+import {
+  curveOfSheet,
+  emitterCurveOf,
+  emitterTarget,
+  settingsSheet,
+  supplyTarget,
+  systemParameters,
+  type SheetLine,
+} from '.';
 
 const unit = {
   family: family.id,
@@ -52,6 +60,31 @@ describe('the heating curve', () => {
     };
     expect(emitterTarget(emitter, 5)).toBeCloseTo(48.7, 1);
     expect(emitterTarget(emitter, 22)).toBe(20);
+  });
+});
+
+describe('the curve of a sheet', () => {
+  const ends = (as: 'found' | 'left', ...lines: SheetLine[]) =>
+    curveOfSheet({ lines }, as, 'radiator');
+  const line = (id: string, given: Partial<SheetLine>): SheetLine => ({
+    parameter: systemParameters.find((each) => each.id === id)!,
+    isUnusual: false,
+    ...given,
+  });
+  it('is what was read, and usual where nobody read', () => {
+    const design = line('curve-supply-at-design', { found: 75, left: 60 });
+    expect(ends('found', design).curve.supplyAtDesign).toBe(75);
+    expect(ends('left', design)).toMatchObject({
+      curve: { supplyAtDesign: 60, outdoorDesign: -10 },
+      told: ['supplyAtDesign'],
+    });
+    expect(ends('left', line('supply-limit', { found: 55 })).curve.supplyLimit).toBe(55);
+  });
+  it('bends for its emitters through its cold end', () => {
+    const { curve } = ends('left', line('curve-supply-at-design', { found: 70 }));
+    expect(emitterTarget(emitterCurveOf(curve, 'radiator'), -10)).toBeCloseTo(70, 6);
+    // The design's check value: 48.7 °C at 5 °C outdoors.
+    expect(emitterTarget(emitterCurveOf(curve, 'radiator'), 5)).toBeCloseTo(48.7, 1);
   });
 });
 

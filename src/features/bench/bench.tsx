@@ -259,6 +259,7 @@ function OpenBench({ initial, first, system }: BenchProps) {
                   key={check}
                   jobId={job.job.id}
                   check={check}
+                  plate={job.unit.plate}
                   quantity={quantity}
                   system={system}
                   good={at.expectation?.good}

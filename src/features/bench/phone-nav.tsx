@@ -1,4 +1,5 @@
 import Link from 'next/link';
+import { useFamily } from '@/features/record/family-context';
 
 export type PhoneSheet = 'picture' | 'logbook' | 'other-check';
 
@@ -12,6 +13,7 @@ export function PhoneNav({
   entryCount: number;
   onOpen(sheet: PhoneSheet): void;
 }) {
+  const { flue } = useFamily();
   const sheets = [
     ['picture', 'Picture'],
     ['logbook', `Logbook ${entryCount}`],
@@ -36,10 +38,10 @@ export function PhoneNav({
         Steps
       </Link>
       <Link
-        href={`/jobs/${jobId}/temperatures`}
+        href={`/jobs/${jobId}/${flue ? 'combustion' : 'temperatures'}`}
         className="flex min-h-11 items-center justify-center text-small underline underline-offset-4"
       >
-        Temp.
+        {flue ? 'Flue gas' : 'Temp.'}
       </Link>
       <Link
         href={`/jobs/${jobId}/repair`}

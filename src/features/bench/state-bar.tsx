@@ -101,7 +101,12 @@ export function StateBar({ job, state, isHearing, trouble, openRun, onMakeSafe }
               Temperatures
             </Link>
           )}
-          {(family.storage ?? family.tap) && (
+          {family.flue && (
+            <Link href={`/jobs/${head.id}/combustion`} className="button hidden lg:inline-flex">
+              Combustion
+            </Link>
+          )}
+          {(family.storage ?? family.tap ?? family.system) && (
             <Link href={`/jobs/${head.id}/settings`} className="button hidden xl:inline-flex">
               Settings
             </Link>

@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { resultQuantity, valueQuantity } from '@/core/appliances';
 import type { GoodReading } from '@/core/diagnosis';
-import type { Value } from '@/core/job-file';
+import type { JobFile, Value } from '@/core/job-file';
 import {
   keyOfQuantity,
   parseReading,
@@ -15,11 +15,13 @@ import { useFamily, useWords } from '@/features/record/family-context';
 import { useDraft } from '@/features/record/use-draft';
 import { capital } from '@/features/record/words';
 import { goodWords } from './reading-display';
+import { ValuesTold } from './values-told';
 
 /** A check that gives several values, each at its own point: a field for each, entered together or not at all. */
 export function ValuesEntry({
   jobId,
   check,
+  plate,
   quantity,
   system,
   good,
@@ -29,6 +31,7 @@ export function ValuesEntry({
 }: {
   jobId: string;
   check: string;
+  plate: JobFile['unit']['plate'];
   quantity: Quantity;
   system: UnitSystem;
   /** What the one number that they come to is on a good unit. */
@@ -54,8 +57,7 @@ export function ValuesEntry({
   const quantityOf = (key: string) => valueQuantity(family.check(check), key) ?? quantity;
   const symbolOf = (key: string) => shownUnit(quantityOf(key), system).symbol;
 
-  const enter = () => {
-    if (disabledReason !== undefined) return setProblems({ '': disabledReason });
+  const read = () => {
     const found: Record<string, Value> = {};
     const wrong: Record<string, string> = {};
     for (const [key] of points) {
@@ -66,6 +68,11 @@ export function ValuesEntry({
       else if (parsed.kind === 'over-range') found[key] = { overRange: true };
       else found[key] = { [keyOfQuantity(quantityOf(key))]: parsed.value };
     }
+    return { found, wrong };
+  };
+  const enter = () => {
+    if (disabledReason !== undefined) return setProblems({ '': disabledReason });
+    const { found, wrong } = read();
     setProblems(wrong);
     if (Object.keys(wrong).length > 0) return;
     onEnter(found);
@@ -113,6 +120,7 @@ export function ValuesEntry({
           )}
         </label>
       ))}
+      <ValuesTold {...{ jobId, check, plate, system }} values={read().found} />
       {problems[''] && (
         <p role="alert" className="border-l-4 border-rule pl-3 font-medium">
           {problems['']}

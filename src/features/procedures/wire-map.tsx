@@ -15,6 +15,7 @@ import { useDraft } from '@/features/record/use-draft';
 import type { JobRecord, NewEntry } from '@/features/record/use-job-record';
 import { capital, terminalName } from '@/features/record/words';
 import { Tick } from '@/ui/marks';
+import { PanelMap } from './panel-map';
 
 interface WireMapProps {
   readonly record: JobRecord;
@@ -60,6 +61,7 @@ export function WireMap({ record, state, repair, does, onFinish }: WireMapProps)
   return (
     <div className="mt-3">
       <h3 className="font-semibold">Wires</h3>
+      <PanelMap wires={state.wires} />
       {isUnproved && <p className="font-medium">Wires wait until power is off and proved dead.</p>}
       <ul>
         {listed.map((each) => (

@@ -9,6 +9,7 @@ import { JobFrame } from '@/features/bench/job-frame';
 import { JobFamily, useFamily } from '@/features/record/family-context';
 import { useJobRecord } from '@/features/record/use-job-record';
 import { Findings } from './findings';
+import { HeatingCurveEditor } from './heating-curve';
 import { SheetTable } from './sheet-table';
 
 const ScaldChart = dynamic(() => import('./scald-chart').then((each) => each.ScaldChart), {
@@ -37,18 +38,32 @@ function Settings({ initial, system }: { initial: JobFile; system: UnitSystem })
     () => settingsSheet(family, family.plateOf(job), state, job.constraints?.schools),
     [family, job, state],
   );
+  const heating = family.system?.context(family.plateOf(job));
   return (
     <JobFrame
       record={record}
       state={state}
       title="Settings"
-      near={{ '': 'Bench', '/temperatures': 'Temperatures' }}
+      near={
+        family.flue
+          ? { '': 'Bench', '/combustion': 'Combustion' }
+          : { '': 'Bench', '/temperatures': 'Temperatures' }
+      }
     >
       {sheet ? (
         <div className="grid content-start gap-6 lg:grid-cols-[minmax(0,1fr)_440px]">
           <SheetTable record={record} sheet={sheet} system={system} />
           <div className="min-w-0 space-y-6">
             <Findings findings={sheet.findings} system={system} />
+            {heating && (
+              <HeatingCurveEditor
+                record={record}
+                sheet={sheet}
+                emitter={heating.emitter}
+                unitLimit={heating.limitCelsius}
+                system={system}
+              />
+            )}
             <ScaldChart sheet={sheet} stores={family.storage !== undefined} system={system} />
           </div>
         </div>

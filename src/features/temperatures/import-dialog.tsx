@@ -11,6 +11,7 @@ import {
 } from '@/core/logger-file';
 import { clockWords } from '@/core/procedures';
 import type { UnitSystem } from '@/core/quantities';
+import { rowsOfFile } from '@/features/files/rows-of-file';
 import { placeName } from '@/features/record/log-words';
 import type { NewEntry } from '@/features/record/use-job-record';
 import { Dialog } from '@/ui/dialog';
@@ -53,7 +54,7 @@ export function ImportDialog({
       return;
     }
     setReading(true);
-    const rows = await rowsOf(file);
+    const rows = await rowsOfFile(file);
     setReading(false);
     const mapping = guessColumns(rows, system);
     if (mapping) setOpened({ name: file.name, rows, mapping });
@@ -98,14 +99,6 @@ export function ImportDialog({
       )}
     </Dialog>
   );
-}
-
-/** Rows of cells; what stands between them is found by what divides the lines most evenly. */
-async function rowsOf(file: File): Promise<string[][]> {
-  const { parse } = (await import('papaparse')).default;
-  const text = new TextDecoder(undefined).decode(await file.arrayBuffer()).replace(/^\uFEFF/, '');
-  return parse<string[]>(text, { skipEmptyLines: false, delimitersToGuess: [';', '\t', ',', '|'] })
-    .data;
 }
 
 function entriesOf(file: string, found: LoggerChannels): NewEntry[] {

@@ -80,6 +80,9 @@ export function Today({
           <div className="hidden gap-2 lg:flex">
             <ThemeChoice theme={theme} />
             <HouseRules schools={organisation.schools} />
+            <Link href="/sensors" className="button">
+              Sensors
+            </Link>
             <Link href="/codes" className="button">
               Codes
             </Link>
@@ -146,6 +149,9 @@ export function Today({
           <ImportButton />
           <ThemeChoice theme={theme} />
           <HouseRules schools={organisation.schools} />
+          <Link href="/sensors" className="button">
+            Sensors
+          </Link>
         </div>
       </main>
     </div>

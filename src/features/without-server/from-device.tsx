@@ -14,6 +14,9 @@ import { placeOf, type Place } from './place';
 const KeptToday = dynamic(() => import('./kept-today').then((each) => each.KeptToday));
 const KeptJobPage = dynamic(() => import('./kept-job-page').then((each) => each.KeptJobPage));
 const Waiting = dynamic(() => import('@/features/waiting/waiting').then((each) => each.Waiting));
+const SensorsPage = dynamic(() =>
+  import('@/features/sensors/sensors-page').then((each) => each.SensorsPage),
+);
 const CallForm = dynamic(() => import('@/features/call/call-form').then((each) => each.CallForm));
 
 type Found =
@@ -47,6 +50,9 @@ export function FromDevice({ otherwise }: { otherwise?: ReactNode }) {
         <CallForm system={organisation.unitSystem} timeZone={organisation.timeZone} />
       )}
       {place.kind === 'waiting' && <Waiting system={organisation.unitSystem} />}
+      {place.kind === 'sensors' && (
+        <SensorsPage system={organisation.unitSystem} type={place.type} />
+      )}
       {place.kind === 'job' && job && (
         <KeptJobPage job={job} page={place.page} organisation={organisation} />
       )}

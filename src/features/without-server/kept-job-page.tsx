@@ -21,6 +21,9 @@ const TemperaturesPage = dynamic(() =>
 const SettingsPage = dynamic(() =>
   import('@/features/settings/settings-page').then((each) => each.SettingsPage),
 );
+const CombustionPage = dynamic(() =>
+  import('@/features/combustion/combustion-page').then((each) => each.CombustionPage),
+);
 const KeptReport = dynamic(() => import('./kept-report').then((each) => each.KeptReport));
 
 /** A page of a job from what this device keeps. */
@@ -54,6 +57,7 @@ export function KeptJobPage({
       />
     );
   if (page === 'temperatures') return <TemperaturesPage initial={initial} system={system} />;
+  if (page === 'combustion') return <CombustionPage initial={initial} system={system} />;
   if (page === 'settings') return <SettingsPage initial={initial} system={system} />;
   if (page === 'report') {
     return (

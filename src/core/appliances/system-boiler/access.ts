@@ -114,6 +114,7 @@ export const access: AccessDeclaration = {
     'flue-look': any('outside'),
     'condensate-look': any('boiler'),
     'combustion-analysis': live('analyser'),
+    'combustion-analysis-low': live('analyser'),
     'burner-inspection': dead('no-gas-smell', 'burner-out'),
     'exchanger-look': dead('no-gas-smell', 'burner-out'),
     'supply-rise-series': live(),

@@ -35,10 +35,10 @@ function workedOut(plate: SaidPlate, analysis: Analysis): AnalysisResult | undef
 export const isStop = (values: Readonly<Record<string, number>>, plate: SaidPlate): boolean =>
   isPastStop('premix-condensing', fuelOf(plate), readOf(values));
 
-const fuelOf = ({ fuel }: SaidPlate) => fuels[fuel === 'lpg' ? 'lpg' : 'natural-gas'];
+export const fuelOf = ({ fuel }: SaidPlate) => fuels[fuel === 'lpg' ? 'lpg' : 'natural-gas'];
 
 /** An analysis out of the values of an entry; undefined where it lacks what everything is worked out from. */
-export function analysisOf(values: Readonly<Record<string, number>>): Analysis | undefined {
+function analysisOf(values: Readonly<Record<string, number>>): Analysis | undefined {
   const { carbonMonoxidePpm, flueCelsius, airCelsius, ...rest } = readOf(values);
   if (rest.oxygenPercent === undefined && rest.carbonDioxidePercent === undefined) return undefined;
   if (carbonMonoxidePpm === undefined || flueCelsius === undefined || airCelsius === undefined) {
@@ -48,7 +48,7 @@ export function analysisOf(values: Readonly<Record<string, number>>): Analysis |
 }
 
 /** What was entered of an analysis, under the names of the computation. */
-function readOf(values: Readonly<Record<string, number>>): Partial<Analysis> {
+export function readOf(values: Readonly<Record<string, number>>): Partial<Analysis> {
   return Object.fromEntries(
     Object.entries(analysisKeys).flatMap(([key, name]) =>
       values[key] === undefined ? [] : [[name, values[key]]],

@@ -292,6 +292,22 @@ export const checks: Readonly<Record<string, CheckWords>> = {
       'no-flame': 'no flame',
     },
   },
+  'combustion-analysis-low': {
+    ...read(
+      'Analysis at low fire',
+      'The control held at its lowest, three minutes steady: oxygen within 1 % of high fire, above it rather than below.',
+      'combustion-analyser',
+      { caution: 'carbon-monoxide' },
+    ),
+    answers: {
+      right: 'right',
+      lean: 'lean',
+      rich: 'rich',
+      'co-high': 'CO high',
+      'flue-hot': 'flue hot',
+      'no-flame': 'no flame',
+    },
+  },
   'burner-inspection': looked(
     'Burner out',
     'Ports, cracks, rust, looseness, gaskets: the sheet of the inspection. A little gas at the union.',

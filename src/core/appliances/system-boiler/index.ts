@@ -7,7 +7,7 @@ import { readNames } from '../kit/names';
 import type { FamilyParameters } from '../kit/parameters';
 import { signalFamily } from '../kit/signal/family';
 import { access, effects, stops } from './access';
-import { isStop, outcomeOfValues } from './analysis';
+import { fuelOf, isStop, outcomeOfValues, readOf } from './analysis';
 import { checks } from './checks';
 import { codes } from './codes';
 import { drawing } from './drawing';
@@ -32,6 +32,14 @@ const upDown = [
   { id: 'up', label: 'calls' },
   { id: 'down', label: 'down' },
 ];
+
+/** Sensors that are judged by their ohms and the temperature beside them. */
+const sensorDrifts = {
+  'supply-sensor-ohms': drift,
+  'return-sensor-ohms': drift,
+  'outdoor-sensor-ohms': drift,
+  'cylinder-sensor-ohms': drift,
+};
 
 /** Gas boiler with 24 V zones and an indirect cylinder. */
 export const systemBoiler = signalFamily<SystemPlate, SystemStanding>({
@@ -85,7 +93,11 @@ export const systemBoiler = signalFamily<SystemPlate, SystemStanding>({
   effects,
   stops: {
     ...stops,
-    checks: { ...stops.checks, 'combustion-analysis': { kind: 'carbon-monoxide', stops: isStop } },
+    checks: {
+      ...stops.checks,
+      'combustion-analysis': { kind: 'carbon-monoxide', stops: isStop },
+      'combustion-analysis-low': { kind: 'carbon-monoxide', stops: isStop },
+    },
   },
   deadPoints: [
     { between: ['panel.l', 'panel.n'], label: 'panel L to N' },
@@ -95,7 +107,20 @@ export const systemBoiler = signalFamily<SystemPlate, SystemStanding>({
     { between: ['zone-dhw.pump', 'panel.n'], label: 'cylinder pump to N' },
   ],
   readable: { on: 'voltage-ac', off: 'resistance' },
-  classed: { 'combustion-analysis': outcomeOfValues },
+  classed: {
+    'combustion-analysis': outcomeOfValues,
+    'combustion-analysis-low': outcomeOfValues,
+  },
+  flue: {
+    burner: 'premix-condensing',
+    checks: { high: 'combustion-analysis', low: 'combustion-analysis-low' },
+    fuelOf,
+    readOf,
+  },
+  sensors: {
+    checks: Object.keys(sensorDrifts),
+    typeOf: sensorCurveOf,
+  },
   barred: {},
   plateOf,
   usualServices: ({ fuel }) => ({ gas: { kind: fuel === 'lpg' ? 'lpg' : 'natural-gas' } }),
@@ -163,10 +188,7 @@ export const systemBoiler = signalFamily<SystemPlate, SystemStanding>({
   gasPoints: ['gas-inlet', 'flue-port'],
   follows: followed,
   combined: {
-    'supply-sensor-ohms': drift,
-    'return-sensor-ohms': drift,
-    'outdoor-sensor-ohms': drift,
-    'cylinder-sensor-ohms': drift,
+    ...sensorDrifts,
     'display-less-contact-supply': difference,
     'display-less-contact-cylinder': difference,
     'display-less-true-outdoor': difference,
@@ -233,12 +255,13 @@ function difference({ one = 0, other = 0 }: Readonly<Record<string, number>>): n
 
 type SaidPlate = JobFile['unit']['plate'];
 
+function sensorCurveOf({ sensorCurve }: SaidPlate): string {
+  return typeof sensorCurve === 'string' ? sensorCurve : 'ntc-10k-3977';
+}
+
 /** Kelvin that a sensor reads above the truth, by its ohms and its curve; at the ends where it is open or short. */
-function drift(
-  { sensor = 0, at = 0 }: Readonly<Record<string, number>>,
-  { sensorCurve }: SaidPlate,
-): number {
-  const type = sensorType(typeof sensorCurve === 'string' ? sensorCurve : 'ntc-10k-3977');
+function drift({ sensor = 0, at = 0 }: Readonly<Record<string, number>>, plate: SaidPlate): number {
+  const type = sensorType(sensorCurveOf(plate));
   const verdict = judgeSensor(type, sensor, at);
   if (verdict.kind === 'open') return -farKelvin;
   if (verdict.kind === 'short') return farKelvin;

@@ -201,6 +201,8 @@ export const looks: Readonly<Record<string, Look>> = {
   ),
   // Records of safety: they tell no fault from another.
   'gas-smell-sniff': { predict: () => ({ none: 0.97, smell: 0.03 }) },
+  // A record: what it says of high fire's mixture the pattern says, and no fault is told by it alone.
+  'combustion-analysis-low': { predict: () => ({}) },
   'leak-check': { predict: () => ({ tight: 0.97, leak: 0.03 }) },
   'display-look': { predict: display },
   'code-read': { predict: codes },

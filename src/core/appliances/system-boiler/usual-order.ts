@@ -72,6 +72,7 @@ export const usualOrder = [
   'settings-sheet',
   'use-look',
   'combustion-analysis',
+  'combustion-analysis-low',
   'burner-inspection',
   'exchanger-look',
   'zone-1-ghost-heat',

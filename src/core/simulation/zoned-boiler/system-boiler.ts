@@ -88,7 +88,8 @@ function simulate(
     answer(check, state) {
       const { kind, quantity } = familyNames.checks[check]!;
       const at = stateOf(state);
-      if (check === 'combustion-analysis') return printed(analysed(unit, at, random), unit, random);
+      if (check.startsWith('combustion-analysis'))
+        return printed(analysed(unit, at, random), unit, random);
       if (kind === 'observation' || kind === 'code') {
         return { kind: 'outcome', outcome: lookAtZoned(check, unit, at, random) };
       }

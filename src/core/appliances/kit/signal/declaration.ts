@@ -1,11 +1,14 @@
 import type { JobFile } from '../../../job-file/generated/job-types';
 import type { PartRequirement } from '../../../parts';
+import type { Analysis } from '../../../combustion';
 import type { Quantity } from '../../../quantities';
 import type { LoggedEvent } from '../../../job-file/logs';
 import type { WatchedLog } from '../../../thermal/log';
 import type { ShowerWish, TankResult } from '../../../thermal/tank';
 import type { TapCourse } from '../../../water';
 import type {
+  FlueAnalysis,
+  SensorUse,
   DeadPoint,
   FamilyPlate,
   FamilyWords,
@@ -190,6 +193,11 @@ export interface SignalDeclaration<Plate extends FamilyPlate, S extends Standing
   readonly answers: Readonly<Record<string, (seen: Seen<Plate, S>) => Shares>>;
   /** Its sheet of settings, with the check whose outcome the sheet as found is. */
   readonly system?: SystemSettings & { readonly check: string };
+  /** How its flue gas is analysed: what was entered comes by the keys of the check. */
+  readonly flue?: Omit<FlueAnalysis, 'read'> & {
+    readOf(values: Readonly<Record<string, number>>): Partial<Analysis>;
+  };
+  readonly sensors?: SensorUse;
   /** Checks that are judged together as well. */
   readonly joint?: readonly JointReading[];
   /** Its water in time, where it stores any. */

@@ -292,6 +292,15 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
     ...(declaration.water ? { storage: signalStorage(declaration.water) } : {}),
     ...(declaration.tap ? { tap: signalTap(declaration.tap) } : {}),
     ...(declaration.system ? { system: declaration.system } : {}),
+    ...(declaration.sensors ? { sensors: declaration.sensors } : {}),
+    ...(declaration.flue
+      ? {
+          flue: {
+            ...declaration.flue,
+            read: (entry) => declaration.flue!.readOf(numbersOf(entry)),
+          },
+        }
+      : {}),
     placeOfUnlisted: () => undefined,
   };
   return family;

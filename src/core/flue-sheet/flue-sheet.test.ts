@@ -1,0 +1,155 @@
+import { describe, expect, it } from 'vitest';
+import { emptyJob, stamp } from '../../../tests/plates';
+import { sampleUnit } from '../../../tests/sample-unit';
+import { systemBoiler } from '../appliances/system-boiler';
+import { electricStorageTwoElement } from '../appliances/electric-storage-two-element';
+import { walkEntries, type Entry } from '../job-file';
+import { flueSheet, printedValues, readPrintout } from '.';
+
+const printed = (
+  check: string,
+  oxygen: number,
+  ppm: number,
+  more: Record<string, { celsius: number } | { ppm: number }> = {},
+): Entry => ({
+  ...stamp(),
+  kind: 'reading',
+  check,
+  values: {
+    oxygen: { percent: oxygen },
+    carbonMonoxide: { ppm },
+    flueTemperature: { celsius: 55 },
+    airTemperature: { celsius: 20 },
+    ...more,
+  },
+});
+const sheetOf = (entries: readonly Entry[], fuel = 'natural-gas') => {
+  const job = emptyJob({
+    ...sampleUnit(systemBoiler, { input: '24000', fuel }),
+    entries: [...entries],
+  });
+  return flueSheet(systemBoiler, job, walkEntries(job.entries, systemBoiler.catalogue))!;
+};
+const [high, low] = ['combustion-analysis', 'combustion-analysis-low'];
+const repaired = (): Entry => ({
+  ...stamp(),
+  kind: 'action',
+  action: 'replace',
+  repair: 'replace-burner',
+});
+
+describe('analyses of a job', () => {
+  it('are worked out and judged, with the working', () => {
+    const [reading] = sheetOf([printed(high, 5, 100)]).readings;
+    // ANSI Z21 practice: 100 ppm at 5 % is 131.4 without air. CO2 by the reaction: 8.91 %. Siegert, by hand: 35 × (0.66/16 + 0.009).
+    expect(reading!.worked!.result).toMatchObject({
+      carbonMonoxideAirFreePpm: expect.closeTo(131.4, 1) as number,
+      carbonDioxidePercent: expect.closeTo(8.91, 1) as number,
+      flueLossPercent: expect.closeTo(1.759, 2) as number,
+    });
+    expect(reading!.worked!.outcome).toBe('co-high');
+    expect(reading).toMatchObject({ fire: 'high', isAfterRepair: false, isStop: false });
+  });
+
+  it('stand before or after the repair, and the last at high fire says what it points to', () => {
+    const sheet = sheetOf([printed(high, 7.6, 420), repaired(), printed(high, 4.7, 30)]);
+    expect(sheet.readings.map((each) => each.isAfterRepair)).toEqual([false, true]);
+    expect(sheet.pattern).toBeUndefined();
+    const before = sheetOf([printed(high, 7.6, 240)]);
+    expect(before.pattern?.suspects[0]!.words).toMatch(/burner cracked/);
+  });
+
+  it('at low fire stand beside high fire', () => {
+    expect(sheetOf([printed(high, 4.7, 30), printed(low, 5.4, 30)]).pattern).toBeUndefined();
+    expect(sheetOf([printed(high, 4.7, 30), printed(low, 7.1, 30)]).pattern?.id).toBe(
+      'high-right-low-off',
+    );
+    // One of before the repair says nothing of after it.
+    const later = sheetOf([printed(low, 7.1, 30), repaired(), printed(high, 4.7, 30)]);
+    expect(later.pattern).toBeUndefined();
+  });
+
+  it('say what is missing, and stop all the same', () => {
+    const [few] = sheetOf([
+      { ...stamp(), kind: 'reading', check: high, values: { carbonMonoxide: { ppm: 900 } } },
+    ]).readings;
+    expect(few).toMatchObject({ isStop: true, problem: expect.stringMatching(/Oxygen/) as string });
+    const dioxide = { carbonDioxide: { percent: 12.5 }, carbonMonoxide: { ppm: 20 } };
+    const impossible: Entry = {
+      ...stamp(),
+      kind: 'reading',
+      check: high,
+      values: { ...dioxide, flueTemperature: { celsius: 55 }, airTemperature: { celsius: 20 } },
+    };
+    expect(sheetOf([impossible]).readings[0]!.problem).toMatch(/natural gas/);
+    expect(sheetOf([{ ...impossible, ...stamp() }], 'lpg').readings[0]!.worked).toBeDefined();
+  });
+
+  it('are none where only air was breathed, or nothing burns', () => {
+    expect(sheetOf([printed(high, 20.6, 2)]).pattern).toBeUndefined();
+    const electric = electricStorageTwoElement;
+    expect(flueSheet(electric, emptyJob(), [])).toBeUndefined();
+  });
+});
+
+describe('what an analyser printed', () => {
+  const keysOf = (rows: readonly (readonly string[])[], row?: number) =>
+    printedValues(readPrintout(rows, row).figures);
+
+  it('is read from a figure a line, with a comma or a point', () => {
+    expect(
+      keysOf([
+        ['Invented Flue Tester 3', ''],
+        ['Date', '2026-02-03'],
+        ['O2', '4,7', '%'],
+        ['CO', '38', 'ppm'],
+        ['CO air-free', '49', 'ppm'],
+        ['CO ambient', '2', 'ppm'],
+        ['T flue', '131', '°F'],
+        ['T air', '20,5', '°C'],
+        ['Excess air', '29', '%'],
+      ]),
+    ).toEqual({
+      oxygen: { percent: 4.7 },
+      carbonMonoxide: { ppm: 38 },
+      ambientCarbonMonoxide: { ppm: 2 },
+      flueTemperature: { celsius: 55 },
+      airTemperature: { celsius: 20.5 },
+    });
+  });
+
+  it('is read from titles above rows, the last unless another is asked for', () => {
+    const rows = [
+      ['Time', 'CO2 [%]', 'CO [ppm]', 'Flue temp [°C]', 'Ambient temp [°C]'],
+      ['08:10', '8.8', '60', '57', '19'],
+      ['08:20', '9.0', '40', '55', '20'],
+    ];
+    expect(keysOf(rows)).toMatchObject({
+      carbonDioxide: { percent: 9 },
+      carbonMonoxide: { ppm: 40 },
+    });
+    expect(keysOf(rows, 1)).toMatchObject({ carbonDioxide: { percent: 8.8 } });
+    expect(readPrintout(rows).rowCount).toBe(2);
+  });
+
+  it('is read from a strip of paper typed off, and of two lines of one name the first counts', () => {
+    expect(keysOf([['O2: 4.7 %'], ['CO = 38 ppm'], ['O2: 9.9 %']])).toEqual({
+      oxygen: { percent: 4.7 },
+      carbonMonoxide: { ppm: 38 },
+    });
+  });
+
+  it('is not what has another unit than it should, nor what is no printout', () => {
+    expect(keysOf([['CO', '0.04', '%']])).toEqual({});
+    expect(keysOf([['CO', '38', 'mg/m3']])).toEqual({});
+    expect(keysOf([['CO', '38']])).toEqual({ carbonMonoxide: { ppm: 38 } });
+    expect(
+      keysOf([
+        ['a', 'b'],
+        ['', ''],
+      ]),
+    ).toEqual({});
+    expect(keysOf([])).toEqual({});
+    expect(readPrintout([['toString', '4']]).figures[0]!.key).toBeUndefined();
+  });
+});

@@ -1,0 +1,104 @@
+import type { JudgedAnalysis } from '@/core/flue-sheet';
+import { valueText, type UnitSystem } from '@/core/quantities';
+import { figureText, figureWords, gradeWords, outcomeWords, percentText } from './combustion-words';
+
+/** What follows from an analysis: its figures beside their limits with the source, and what is worked out. */
+export function AnalysisFigures({
+  judged: { worked, problem, isStop },
+  system,
+}: {
+  judged: JudgedAnalysis;
+  system: UnitSystem;
+}) {
+  return (
+    <div className="text-small">
+      {isStop && (
+        <p role="alert" className="border-l-4 border-heat bg-heat-wash px-3 py-2 font-semibold">
+          Past its limit: appliance off now, air the room. It stays off until it is found and
+          measured again.
+        </p>
+      )}
+      {!worked && <p className="text-ink-2">{problem}</p>}
+      {worked && (
+        <>
+          <p className="text-lead font-semibold">{outcomeWords[worked.outcome]}</p>
+          <table className="mt-1 w-full text-left">
+            <caption className="sr-only">Figures beside their limits</caption>
+            <tbody>
+              {worked.figures.map(({ figure, value, bounds, grade }) => (
+                <tr key={figure} className="border-t border-hair align-baseline">
+                  <th scope="row" className="py-1 pr-2 font-medium">
+                    {figureWords[figure].words}
+                  </th>
+                  <td className="pr-2 font-semibold text-act">
+                    {figureText(figure, value, system)}
+                  </td>
+                  <td
+                    className={`pr-2 ${grade === 'right' ? '' : grade === 'stop' ? 'font-semibold text-heat' : 'font-semibold'}`}
+                  >
+                    {gradeWords[grade]}
+                  </td>
+                  <td className="text-ink-2">
+                    {rightWords(figure, bounds.right, system)}; {bounds.source}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <Worked worked={worked} system={system} />
+        </>
+      )}
+    </div>
+  );
+}
+
+function rightWords(
+  figure: keyof typeof figureWords,
+  [least, most]: readonly [number, number],
+  system: UnitSystem,
+): string {
+  const shown = (value: number) => figureText(figure, value, system);
+  if (least === most) return `right: ${shown(most)}`;
+  return least <= 0 ? `right: at most ${shown(most)}` : `right: ${shown(least)} to ${shown(most)}`;
+}
+
+function Worked({
+  worked: { result },
+  system,
+}: {
+  worked: NonNullable<JudgedAnalysis['worked']>;
+  system: UnitSystem;
+}) {
+  const told =
+    result.computed === 'oxygen'
+      ? `O2 ${percentText(result.oxygenPercent)}, worked out from CO2`
+      : result.computed === 'carbon-dioxide'
+        ? `CO2 ${percentText(result.carbonDioxidePercent)}, worked out from O2`
+        : 'O2 and CO2 both as printed';
+  const lines: readonly (readonly [string, string])[] = [
+    ['dry flue gas', told],
+    [
+      'excess air',
+      `${percentText(result.excessAirPercent)}, as instruments reckon: O2 ÷ (20.9 − O2)`,
+    ],
+    ['flue loss', `${percentText(result.flueLossPercent)} of net heat, by Siegert`],
+    [
+      'efficiency',
+      `${percentText(result.netPercent)} net, ${percentText(result.grossPercent)} gross${result.condensedShare > 0 ? ', with what condenses' : ''}`,
+    ],
+    [
+      'dew point',
+      `${valueText(result.dewPointCelsius, 'temperature', system)}${result.condensedShare > 0 ? `; at most ${Math.round(result.condensedShare * 100)} % of its water condenses` : '; no return below it was read: no condensing reckoned'}`,
+    ],
+  ];
+  return (
+    <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-3 gap-y-0.5">
+      {lines.map(([what, words]) => (
+        <div key={what} className="contents">
+          <dt className="text-ink-2">{what}</dt>
+          <dd>{words}</dd>
+        </div>
+      ))}
+    </dl>
+  );
+}
