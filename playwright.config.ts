@@ -16,7 +16,7 @@ const launchOptions = {
 
 export default defineConfig({
   testDir: 'tests/e2e',
-  timeout: 120_000,
+  timeout: 180_000,
   expect: { timeout: 25_000 },
   workers: 3,
   fullyParallel: true,

@@ -15,6 +15,8 @@ export interface BenchedTap {
   readonly family: ApplianceFamily;
   readonly title: string;
   readonly plate: Readonly<Record<string, unknown>>;
+  /** Folder of its simulated units. */
+  readonly simulatedIn: 'running-water' | 'zoned-boiler';
   readonly floor: {
     /** All that the unit needs, and nothing else; none where the contract counts one of two as right. */
     readonly exact?: number;
@@ -32,18 +34,21 @@ export const benchedTaps: Readonly<Record<string, BenchedTap>> = {
     family: tanklessGas,
     title: 'gas-fired instantaneous heater, 44 kW, condensing',
     plate: { fuel: 'natural-gas', input: { watt: 44_000 }, condensing: true },
+    simulatedIn: 'running-water',
     floor: { exact: 0.885, singles: 0.951, first: 0.959, minutes: 8.9, againstSkipping: 0.41 },
   },
   'system-boiler': {
     family: systemBoiler,
     title: 'boiler with zones, 24 kW, cylinder by its thermostat',
     plate: { fuel: 'natural-gas', input: { watt: 24_000 }, rated: { volt: 230 } },
+    simulatedIn: 'zoned-boiler',
     floor: { singles: 0.968, first: 0.967, minutes: 12.2, againstSkipping: 0.18 },
   },
   'combi-boiler': {
     family: combiBoiler,
     title: 'combination boiler, 26.5 kW',
     plate: { fuel: 'natural-gas', input: { watt: 26_500 } },
+    simulatedIn: 'running-water',
     floor: { exact: 0.895, singles: 0.962, first: 0.965, minutes: 8.9, againstSkipping: 0.45 },
   },
 };

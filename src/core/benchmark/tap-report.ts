@@ -28,7 +28,7 @@ export function tapReportOf(
     '',
     `Made by \`${at.command}\` on ${at.date}, commit ${at.commit}, ${at.machine}. Do not edit: run the command again.`,
     '',
-    `Simulated units (src/core/simulation/running-water) have physics, sights, answers and numbers of their own, and are drawn on seeds ${at.seeds.join(', ')}, that were never used while anything was set. One unit in ten has two faults, 3 % of readings are wrong. Minutes are access and checks, without danger. Intervals are 95 %.`,
+    `Simulated units (src/core/simulation/${benched.simulatedIn}) have physics, sights, answers and numbers of their own, and are drawn on seeds ${at.seeds.join(', ')}, that were never used while anything was set. One unit in ten has two faults, 3 % of readings are wrong. Minutes are access and checks, without danger. Intervals are 95 %.`,
     '',
     '## Floors',
     '',

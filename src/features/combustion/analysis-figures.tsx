@@ -58,8 +58,8 @@ function rightWords(
   system: UnitSystem,
 ): string {
   const shown = (value: number) => figureText(figure, value, system);
-  if (least === most) return `right: ${shown(most)}`;
-  return least <= 0 ? `right: at most ${shown(most)}` : `right: ${shown(least)} to ${shown(most)}`;
+  if (least === most) return shown(most);
+  return least <= 0 ? `at most ${shown(most)}` : `${shown(least)} to ${shown(most)}`;
 }
 
 function Worked({

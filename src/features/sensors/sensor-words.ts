@@ -1,5 +1,5 @@
 import { valueText, type UnitSystem } from '@/core/quantities';
-import type { SensorVerdict, TwoPointDrift } from '@/core/sensors';
+import { rightKelvin, type SensorVerdict, type TwoPointDrift } from '@/core/sensors';
 
 const kelvins = (kelvin: number, system: UnitSystem) =>
   valueText(Math.abs(kelvin), 'temperature-difference', system);
@@ -27,7 +27,7 @@ export function driftWords(
   if (!isConstant) {
     return `Off by more where it is ${kelvinPerKelvin > 0 === kelvin > 0 ? 'hotter' : 'colder'}: another curve than this one, or a contact that warms.`;
   }
-  return Math.abs(kelvin) < 1
-    ? 'The same at both, and right: the sensor is sound.'
+  return Math.abs(kelvin) <= rightKelvin
+    ? 'Right at both, as near as a thermometer tells: the sensor is sound.'
     : `Off by the same at both, ${kelvins(kelvin, system)} ${higher(kelvin)}: it has drifted, or hangs where it is ${kelvin > 0 ? 'hotter' : 'colder'} than the thermometer.`;
 }

@@ -27,6 +27,12 @@ const size = { width: 440, height: 300, left: 46, right: 14, top: 16, bottom: 40
 const outdoors = { least: -25, most: 25 };
 const supplies = { least: 20, most: 95 };
 
+/** Round numbers of the scale that is read. */
+const ticks = {
+  metric: { supply: [20, 40, 60, 80], outdoor: [-20, -10, 0, 10, 20] },
+  us: { supply: [80, 120, 160, 200], outdoor: [0, 20, 40, 60] },
+} as const;
+
 const xOf = (celsius: number) =>
   size.left +
   ((celsius - outdoors.least) / (outdoors.most - outdoors.least)) *
@@ -172,6 +178,11 @@ function CurveDrawing({
   const unit = shownUnit('temperature', system);
   const show = (celsius: number) => String(Math.round(fromKept(celsius, unit)));
   const bent = emitterCurveOf(curve, emitter);
+  const kept = (each: number) => [each, toKept(each, unit)] as const;
+  const tickCelsius = {
+    supply: ticks[system].supply.map(kept),
+    outdoor: ticks[system].outdoor.map(kept),
+  };
   return (
     <svg
       ref={drawing}
@@ -181,8 +192,8 @@ function CurveDrawing({
       aria-labelledby={title}
     >
       <title id={title}>Supply by the weather, with its two ends to move</title>
-      {[20, 40, 60, 80].map((celsius) => (
-        <g key={celsius}>
+      {tickCelsius.supply.map(([shown, celsius]) => (
+        <g key={shown}>
           <line
             x1={size.left}
             x2={size.width - size.right}
@@ -197,20 +208,20 @@ function CurveDrawing({
             fontSize="12"
             fill="var(--ink-2)"
           >
-            {show(celsius)}
+            {shown}
           </text>
         </g>
       ))}
-      {[-20, -10, 0, 10, 20].map((celsius) => (
+      {tickCelsius.outdoor.map(([shown, celsius]) => (
         <text
-          key={celsius}
+          key={shown}
           x={xOf(celsius)}
           y={size.height - size.bottom + 16}
           textAnchor="middle"
           fontSize="12"
           fill="var(--ink-2)"
         >
-          {show(celsius)}
+          {shown}
         </text>
       ))}
       <text x={size.left - 40} y={12} fontSize="12" fill="var(--ink-2)">
@@ -300,14 +311,18 @@ function CurveHandle({
   const [least, most] = bounds[handle.supply];
   const step = system === 'us' ? 5 / 9 : 1;
   const show = (celsius: number) => valueText(celsius, 'temperature', system);
-  const bind = useGesture({
-    onDrag: ({ xy: [x, y] }) => {
-      const box = drawing.current?.getBoundingClientRect();
-      if (!box || box.width === 0) return;
-      const scale = size.width / box.width;
-      onMove(outdoorAt((x - box.left) * scale), supplyAt((y - box.top) * scale));
+  const bind = useGesture(
+    {
+      onDrag: ({ xy: [x, y] }) => {
+        const box = drawing.current?.getBoundingClientRect();
+        if (!box || box.width === 0) return;
+        const scale = size.width / box.width;
+        onMove(outdoorAt((x - box.left) * scale), supplyAt((y - box.top) * scale));
+      },
     },
-  });
+    // The arrow keys go by degrees, below.
+    { drag: { pointer: { keys: false } } },
+  );
   const keys: Readonly<Record<string, readonly [number, number]>> = {
     ArrowUp: [0, step],
     ArrowDown: [0, -step],

@@ -49,7 +49,8 @@ export interface DemoJob {
     | { readonly stage: 'call' }
     | { readonly stage: 'diagnose'; readonly checks: number; readonly slip?: boolean }
     | { readonly stage: 'watched'; readonly minutes: number }
-    | { readonly stage: 'decided' }
+    /** With checks that were taken beside those that it needed. */
+    | { readonly stage: 'decided'; readonly also?: readonly string[] }
     | { readonly stage: 'waiting'; readonly reason: string }
     | { readonly stage: 'closed' };
 }
@@ -347,7 +348,7 @@ export const demoJobs: readonly DemoJob[] = [
       },
     },
     fault: 'burner.cracked',
-    seed: 6,
-    until: { stage: 'decided' },
+    seed: 7,
+    until: { stage: 'decided', also: ['combustion-analysis', 'combustion-analysis-low'] },
   },
 ];

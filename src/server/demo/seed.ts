@@ -142,9 +142,12 @@ function practisedEntries(
     job = { ...job, entries: [...job.entries, ...entries] };
   };
   const stamp = (minutes: number) => ({ id: clock.newId(), at: clock.after(minutes) });
-  if (until.stage === 'decided') return job.entries;
-
   const family = familyOfJob(job);
+  if (until.stage === 'decided') {
+    for (const check of until.also ?? []) job = doCheck(family, job, unit, check, clock);
+    return job.entries;
+  }
+
   const { suspects } = practised.answer;
   const { repair } = suspects[0]!;
   const { parts, wires } = family.repairs[repair]!;

@@ -165,7 +165,7 @@ function printed(flame: string, unit: ZonedUnit, random: Random): SimulatedAnswe
     values: {
       oxygen: Math.round(oxygen * 10) / 10,
       carbonMonoxide: Math.round(monoxide),
-      flueTemperature: flame === 'no-flame' ? unit.roomCelsius + 2 : Math.round(flue),
+      flueTemperature: Math.round(flame === 'no-flame' ? unit.roomCelsius + 2 : flue),
       airTemperature: Math.round(unit.roomCelsius),
       returnTemperature: Math.round(back),
       ambientCarbonMonoxide: 0,
