@@ -5,7 +5,7 @@ import { useSyncExternalStore, type ReactNode } from 'react';
 const never = () => () => undefined;
 
 /** Whether the page listens yet: what a server drew is seen before anybody takes what is typed into it. */
-const useIsAlive = (): boolean =>
+export const useIsAlive = (): boolean =>
   useSyncExternalStore(
     never,
     () => true,

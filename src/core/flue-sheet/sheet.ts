@@ -12,7 +12,7 @@ import {
   type GradedFigure,
   type Pattern,
 } from '../combustion';
-import type { JobFile, WalkedEntry } from '../job-file';
+import type { JobFile, ReadingEntry, WalkedEntry } from '../job-file';
 
 /** An analysis with all that follows from it. */
 export interface WorkedAnalysis {
@@ -78,6 +78,18 @@ export function judgeAnalysis(
   }
 }
 
+/** Analyses of a check that reads flue gas; undefined for any other check. */
+export function judgedAsAnalysis(
+  { flue }: Pick<ApplianceFamily, 'flue'>,
+  plate: JobFile['unit']['plate'],
+  entry: Pick<ReadingEntry, 'check' | 'values'>,
+): JudgedAnalysis | undefined {
+  if (!flue || (entry.check !== flue.checks.high && entry.check !== flue.checks.low)) {
+    return undefined;
+  }
+  return judgeAnalysis(flue, flue.fuelOf(plate), flue.read(entry));
+}
+
 /** Every analysis of a job, and what the last one points to; undefined for a family whose flue gas is not analysed. */
 export function flueSheet(
   { flue }: Pick<ApplianceFamily, 'flue'>,
@@ -86,17 +98,17 @@ export function flueSheet(
 ): FlueSheet | undefined {
   if (!flue) return undefined;
   const { checks } = flue;
-  const fuel = flue.fuelOf(plate);
   const readings = walked.flatMap(({ entry, before }): FlueReading[] => {
     if (entry.kind !== 'reading' || entry.values === undefined) return [];
-    if (entry.check !== checks.high && entry.check !== checks.low) return [];
+    const judged = judgedAsAnalysis({ flue }, plate, entry);
+    if (!judged) return [];
     return [
       {
         entryId: entry.id,
         at: entry.at,
         fire: entry.check === checks.high ? 'high' : 'low',
         isAfterRepair: before.repairsDone.length > 0,
-        ...judgeAnalysis(flue, fuel, flue.read(entry)),
+        ...judged,
       },
     ];
   });

@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import { resultQuantity, valueQuantity } from '@/core/appliances';
 import type { GoodReading } from '@/core/diagnosis';
+import { judgedAsAnalysis } from '@/core/flue-sheet';
 import type { JobFile, Value } from '@/core/job-file';
 import {
   keyOfQuantity,
@@ -75,6 +76,9 @@ export function ValuesEntry({
     const { found, wrong } = read();
     setProblems(wrong);
     if (Object.keys(wrong).length > 0) return;
+    // Half an analysis says nothing; but what is past its limit is taken as it is.
+    const judged = judgedAsAnalysis(family, plate, { check, values: found });
+    if (judged && !judged.worked && !judged.isStop) return setProblems({ '': judged.problem! });
     onEnter(found);
   };
 

@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import { judgeAnalysis } from '@/core/flue-sheet';
+import { judgedAsAnalysis } from '@/core/flue-sheet';
 import type { JobFile, Value } from '@/core/job-file';
 import { numberOf, valueText, type UnitSystem } from '@/core/quantities';
 import { expectedOhm, judgeSensor, sensorType } from '@/core/sensors';
@@ -23,9 +23,10 @@ export function ValuesTold({
   values: Readonly<Record<string, Value>>;
   system: UnitSystem;
 }) {
-  const { flue, sensors } = useFamily();
-  if (flue && (check === flue.checks.high || check === flue.checks.low)) {
-    const judged = judgeAnalysis(flue, flue.fuelOf(plate), flue.read({ check, values }));
+  const family = useFamily();
+  const { sensors } = family;
+  const judged = judgedAsAnalysis(family, plate, { check, values });
+  if (judged) {
     return (
       <div className="col-span-2">
         {Object.keys(values).length > 0 && <AnalysisFigures judged={judged} system={system} />}

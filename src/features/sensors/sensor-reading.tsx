@@ -109,9 +109,7 @@ function useField(key: string, quantity: Quantity, system: UnitSystem): Field {
       parsed.kind === 'problem' ? parsed.message : `${parsed.question} Write it without a comma.`,
     );
   }
-  return quantity === 'resistance' && parsed.value < 0
-    ? read(undefined, 'Ohms stand at nought or above.')
-    : read(parsed.value);
+  return read(parsed.value);
 }
 
 function PointFields({

@@ -22,6 +22,7 @@ import {
   type SystemSheetContext,
 } from '@/core/settings';
 import type { JobRecord, NewEntry } from '@/features/record/use-job-record';
+import { useIsAlive } from '@/ui/until-alive';
 
 const size = { width: 440, height: 300, left: 46, right: 14, top: 16, bottom: 40 };
 const outdoors = { least: -25, most: 25 };
@@ -177,6 +178,8 @@ function CurveDrawing({
   const drawing = useRef<SVGSVGElement>(null);
   const unit = shownUnit('temperature', system);
   const show = (celsius: number) => String(Math.round(fromKept(celsius, unit)));
+  // A handle that nothing listens to yet would lose what is done to it.
+  const isAlive = useIsAlive();
   const bent = emitterCurveOf(curve, emitter);
   const kept = (each: number) => [each, toKept(each, unit)] as const;
   const tickCelsius = {
@@ -278,7 +281,7 @@ function CurveDrawing({
         stroke="var(--act)"
         strokeWidth="3"
       />
-      {handles.map((handle) => (
+      {(isAlive ? handles : []).map((handle) => (
         <CurveHandle
           key={handle.words}
           {...{ handle, curve, drawing, system }}
