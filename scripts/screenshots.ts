@@ -27,7 +27,8 @@ interface Shot {
       | '/report'
       | '/procedures'
       | '/temperatures'
-      | '/settings';
+      | '/settings'
+      | '/combustion';
   };
   readonly path?: string;
   readonly prepare?: (page: Page) => Promise<void>;
@@ -102,9 +103,17 @@ const shots: readonly Shot[] = [
     },
   },
   {
-    name: 'bench-one-element',
+    name: 'combustion',
     viewport: desk,
-    job: { name: /The Kettle Corner/, page: '?check=element-ohms' },
+    job: { name: /Petra Okonjo-Lindqvist/, page: '/combustion' },
+    prepare: async (page) => {
+      await page.getByRole('heading', { name: /^High fire/ }).waitFor();
+    },
+  },
+  {
+    name: 'bench-zones',
+    viewport: desk,
+    job: { name: /Hallam Terrace/, page: '' },
     prepare: async (page) => {
       await page.locator('main[aria-busy=false]').waitFor();
     },
@@ -149,24 +158,13 @@ const shots: readonly Shot[] = [
     },
   },
   {
-    name: 'light-pattern',
+    name: 'sensors',
     viewport: phone,
-    job: { name: /Lintel House Flats/, page: '?check=status-light' },
+    path: '/sensors',
     prepare: async (page) => {
-      await page.locator('main[aria-busy=false]').waitFor();
-      await page.getByRole('button', { name: 'Tap along with the light' }).click();
-      await page.getByRole('button', { name: 'Tap along', exact: true }).hover();
-      for (const [on, off] of [
-        [300, 500],
-        [1000, 2000],
-        [320, 480],
-        [1040, 900],
-      ] as const) {
-        await page.mouse.down();
-        await page.waitForTimeout(on);
-        await page.mouse.up();
-        await page.waitForTimeout(off);
-      }
+      await page.getByLabel('Temperature beside it').first().fill('122');
+      await page.getByLabel('Ohms read').first().fill('4730');
+      await page.getByText(/^Off: it reads/).waitFor();
     },
   },
   {
@@ -205,19 +203,6 @@ const shots: readonly Shot[] = [
       }
       await page.getByRole('timer').waitFor();
       await page.waitForTimeout(7000);
-    },
-  },
-  {
-    name: 'noise',
-    viewport: phone,
-    job: { name: /Bea Falkner/, page: '/procedures' },
-    prepare: async (page) => {
-      await page.getByRole('button', { name: 'Start: Find a noise' }).click();
-      await page.getByRole('button', { name: 'Hisses, sizzles' }).click();
-      await page.getByRole('button', { name: 'While heating' }).click();
-      await page.getByRole('button', { name: 'Leave out' }).click();
-      await page.getByRole('button', { name: 'Not needed' }).click();
-      await page.getByRole('group', { name: 'Where it is loudest' }).waitFor();
     },
   },
 ];

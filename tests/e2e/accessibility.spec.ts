@@ -16,6 +16,9 @@ const views = [
   { name: 'A step', job: /Odile Marchbanks/, path: '/procedures', sheet: 'step' },
   { name: 'Temperatures', job: /Ottilie Brackenridge/, path: '/temperatures' },
   { name: 'Settings', job: /Ottilie Brackenridge/, path: '/settings' },
+  { name: 'Combustion', job: /Petra Okonjo/, path: '/combustion' },
+  { name: 'Heating curve', job: /Petra Okonjo/, path: '/settings' },
+  { name: 'Sensors', open: '/sensors' },
   { name: 'Service and prices', open: '/service' },
   { name: 'Report', job: /1001 Otter Lane/, path: '/report' },
 ] as const;

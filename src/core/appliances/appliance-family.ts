@@ -126,6 +126,8 @@ export interface TapWater {
 /** How the flue gas of a family is analysed. */
 export interface FlueAnalysis {
   readonly burner: BurnerKind;
+  /** Values that everything is worked out from: asked for, though what is past its limit is taken without them. */
+  readonly asked: readonly string[];
   /** The checks that an analysis is entered under, at high fire and at low. */
   readonly checks: { readonly high: string; readonly low: string };
   fuelOf(plate: JobFile['unit']['plate']): Fuel;

@@ -55,6 +55,7 @@ export function ValuesEntry({
     named.valueWords?.[key] ??
     (named.quantities ? `${words.pointName(point)}, ${key.toUpperCase()}` : words.pointName(point));
   const mayBeEmpty = (key: string) => named.optional?.includes(key) ?? false;
+  const isAsked = (key: string) => family.flue?.asked.includes(key) ?? false;
   const quantityOf = (key: string) => valueQuantity(family.check(check), key) ?? quantity;
   const symbolOf = (key: string) => shownUnit(quantityOf(key), system).symbol;
 
@@ -100,7 +101,9 @@ export function ValuesEntry({
         <label key={key} className={`block font-medium ${isMany ? 'text-small' : ''}`}>
           {capital(nameOf(key, point))}
           <span className="sr-only">, in {symbolOf(key)}</span>
-          {mayBeEmpty(key) && <span className="font-normal text-ink-2"> if read</span>}
+          {mayBeEmpty(key) && !isAsked(key) && (
+            <span className="font-normal text-ink-2"> if read</span>
+          )}
           <span className="mt-1 flex items-center gap-2">
             <input
               className="field text-title font-semibold text-act"

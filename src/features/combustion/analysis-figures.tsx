@@ -63,7 +63,7 @@ function rightWords(
 }
 
 function Worked({
-  worked: { result },
+  worked: { result, analysis },
   system,
 }: {
   worked: NonNullable<JudgedAnalysis['worked']>;
@@ -88,7 +88,7 @@ function Worked({
     ],
     [
       'dew point',
-      `${valueText(result.dewPointCelsius, 'temperature', system)}${result.condensedShare > 0 ? `; at most ${Math.round(result.condensedShare * 100)} % of its water condenses` : '; no return below it was read: no condensing reckoned'}`,
+      `${valueText(result.dewPointCelsius, 'temperature', system)}; ${condensingWords(result.condensedShare, analysis.returnCelsius)}`,
     ],
   ];
   return (
@@ -101,4 +101,11 @@ function Worked({
       ))}
     </dl>
   );
+}
+
+function condensingWords(share: number, returnCelsius: number | undefined): string {
+  if (share > 0) return `at most ${Math.round(share * 100)} % of its water condenses`;
+  return returnCelsius === undefined
+    ? 'no return was read, so no condensing is reckoned'
+    : 'with this return and this flue nothing condenses';
 }

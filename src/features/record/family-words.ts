@@ -8,10 +8,16 @@ import {
   type Entry,
   type JobFile,
   type Measured,
+  type ReadingEntry,
 } from '@/core/job-file';
 import { tapped } from '@/core/procedures';
 import { valueText, type UnitSystem } from '@/core/quantities';
-import { directParameters, loopParameters, storageParameters } from '@/core/settings';
+import {
+  directParameters,
+  loopParameters,
+  storageParameters,
+  systemParameters,
+} from '@/core/settings';
 import { services } from '@/core/service';
 import {
   capital,
@@ -184,12 +190,36 @@ export class FamilyWords {
   /** By the family's own dials and the sheet's parameters; one that neither has, by its name in the file. */
   private setting(id: string): string {
     const dial = this.family.settings.find((each) => each.id === id);
-    const beside = [...storageParameters, ...directParameters, ...loopParameters];
+    const beside = [
+      ...storageParameters,
+      ...directParameters,
+      ...loopParameters,
+      ...systemParameters,
+    ];
     return dial?.label ?? beside.find((each) => each.id === id)?.words ?? id.replaceAll('-', ' ');
   }
 
   private isProof(entry: Extract<Entry, { kind: 'action' }>): boolean {
     return judgeDeadProof(entry, this.family.catalogue).kind === 'proved';
+  }
+
+  /** Two values in full; of more, which nobody reads in one line, the two that a check asks first, by their names. */
+  private several(entry: ReadingEntry, system: UnitSystem): string {
+    const { catalogue } = this.family;
+    const values = entry.values ?? {};
+    const text = (key: string) =>
+      valueWords(
+        values[key]!,
+        system,
+        catalogue.check(entry.check ?? '')?.valueQuantities?.[key] ?? quantityOf(entry, catalogue),
+      );
+    if (Object.keys(values).length <= 2) return Object.keys(values).map(text).join(' and ');
+    const named = this.family.isCheckId(entry.check) ? this.family.check(entry.check) : undefined;
+    return Object.keys(named?.valuesAt ?? values)
+      .filter((key) => values[key] !== undefined)
+      .slice(0, named?.valueWords ? 2 : undefined)
+      .map((key) => [named?.valueWords?.[key]?.split(',')[0], text(key)].filter(Boolean).join(' '))
+      .join(', ');
   }
 
   /** What an entry says, as one short text. */
@@ -198,16 +228,7 @@ export class FamilyWords {
       case 'reading':
         return entry.value
           ? valueWords(entry.value, system, quantityOf(entry, this.family.catalogue))
-          : Object.entries(entry.values ?? {})
-              .map(([key, each]) =>
-                valueWords(
-                  each,
-                  system,
-                  this.family.catalogue.check(entry.check ?? '')?.valueQuantities?.[key] ??
-                    quantityOf(entry, this.family.catalogue),
-                ),
-              )
-              .join(' and ');
+          : this.several(entry, system);
       case 'observation':
         return this.outcome(entry.check, entry.value);
       case 'skip':

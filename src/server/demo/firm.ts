@@ -348,7 +348,7 @@ export const demoJobs: readonly DemoJob[] = [
       },
     },
     fault: 'burner.cracked',
-    seed: 7,
+    seed: 24,
     until: { stage: 'decided', also: ['combustion-analysis', 'combustion-analysis-low'] },
   },
 ];

@@ -113,6 +113,7 @@ export const systemBoiler = signalFamily<SystemPlate, SystemStanding>({
   },
   flue: {
     burner: 'premix-condensing',
+    asked: ['flueTemperature', 'airTemperature'],
     checks: { high: 'combustion-analysis', low: 'combustion-analysis-low' },
     fuelOf,
     readOf,
