@@ -125,6 +125,17 @@ const entryCommon: Record<string, Schema> = {
   state: ref('state'),
 };
 
+/** A burner of a set, out and looked at. */
+const burner = object(
+  {
+    burner: { type: 'integer', minimum: 1, maximum: 12 },
+    ports: oneOf('open', 'some-closed', 'grown-together'),
+    crack: oneOf('none', 'hairline', 'open'),
+    rust: oneOf('none', 'surface', 'through'),
+  },
+  { gasket: oneOf('new', 'reused'), isLoose: flag, where: text(200) },
+);
+
 function entry(
   kind: string,
   required: Record<string, Schema>,
@@ -197,7 +208,7 @@ const entries: Record<string, Schema> = {
   observation: entry(
     'observation',
     { check: name, value: name },
-    { threshold: ref('measured'), instrument: name },
+    { threshold: ref('measured'), instrument: name, burners: listOf(burner, 12) },
   ),
   code: entry('code', { code: name }, { display: text(), pack: name, saw: name }),
   setting: entry(

@@ -68,6 +68,33 @@ test('an analyser’s file is read in, mapped, judged beside its limits, and sto
   await expect(page.getByRole('row', { name: /stopped/ })).toContainText('900 ppm');
 });
 
+test('burners are looked at one by one, and the worst of them is the finding', async ({ page }) => {
+  const jobId = await open(page, 'Burners');
+  await page.goto(`${baseUrl()}/jobs/${jobId}/combustion`);
+  const add = page.getByRole('button', { name: 'Burner', exact: true });
+  await add.click();
+  await add.click();
+  await expect(page.getByRole('button', { name: 'Enter: sound' })).toBeVisible();
+  await page.getByLabel('Burner 2: crack').selectOption('hairline');
+  await page.getByLabel('Burner 2: where the crack is').fill('4 o’clock');
+  // What was filled in is there again.
+  await page.reload();
+  await expect(page.getByLabel('Burner 2: crack')).toHaveValue('hairline');
+  await isAccessible(page);
+  await page.getByRole('button', { name: /^Enter: cracked/ }).click();
+  await expect(page.getByLabel('Burner 1: crack')).toHaveCount(0);
+  expect((await sentJob(page, jobId)).entries.at(-1)).toMatchObject({
+    check: 'burner-inspection',
+    value: 'cracked-or-closed',
+    burners: [
+      { burner: 1, crack: 'none' },
+      { burner: 2, crack: 'hairline', where: '4 o’clock' },
+    ],
+  });
+  await page.goto(`${baseUrl()}/jobs/${jobId}/report`);
+  await expect(page.getByText(/burner 2: .*crack hairline \(4 o’clock\)/)).toBeVisible();
+});
+
 test('a sensor is judged by its ohms at one temperature and at two, without a job', async ({
   page,
 }) => {

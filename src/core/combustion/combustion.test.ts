@@ -12,6 +12,9 @@ import {
   flueLossPercent,
   fuels,
   gradeAnalysis,
+  burnerProblem,
+  findingOf,
+  type BurnerLook,
   isPastStop,
   outcomeOf,
   oxygenOf,
@@ -258,5 +261,31 @@ describe('limits and patterns', () => {
     expect(() => workOut(gas, { carbonMonoxidePpm: 1, flueCelsius: 60, airCelsius: 20 })).toThrow(
       RangeError,
     );
+  });
+});
+
+/** Common practice: the worst burner counts for the set. */
+describe('burners that are out', () => {
+  const look = (burner: number, more: Partial<BurnerLook> = {}): BurnerLook => ({
+    burner,
+    ports: 'open',
+    crack: 'none',
+    rust: 'none',
+    ...more,
+  });
+  it('come to the worst of them', () => {
+    expect(findingOf([look(1), look(2)])).toBe('sound');
+    expect(findingOf([look(1, { gasket: 'reused', isLoose: true })])).toBe('sound');
+    expect(findingOf([look(1), look(2, { ports: 'some-closed' })])).toBe('dirty');
+    expect(findingOf([look(1, { rust: 'surface' }), look(2, { crack: 'hairline' })])).toBe(
+      'cracked-or-closed',
+    );
+    expect(findingOf([look(1, { ports: 'grown-together' })])).toBe('cracked-or-closed');
+    expect(findingOf([look(1, { rust: 'through' })])).toBe('cracked-or-closed');
+  });
+  it('are no sheet with one burner twice, or with another finding', () => {
+    expect(burnerProblem([look(1), look(1)], 'sound')).toMatch(/two rows/);
+    expect(burnerProblem([look(1, { crack: 'open' })], 'sound')).toMatch(/cracked-or-closed/);
+    expect(burnerProblem([look(1), look(2)], 'sound')).toBeUndefined();
   });
 });

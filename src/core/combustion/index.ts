@@ -7,6 +7,7 @@
  * Math.round(airFree(50, 9) * 10) / 10 // 87.8
  */
 export * from './analysis';
+export * from './burner-sheet';
 export * from './condensing';
 export * from './excess-air';
 export * from './fuel';

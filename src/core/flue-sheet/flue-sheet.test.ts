@@ -3,7 +3,8 @@ import { emptyJob, stamp } from '../../../tests/plates';
 import { sampleUnit } from '../../../tests/sample-unit';
 import { systemBoiler } from '../appliances/system-boiler';
 import { electricStorageTwoElement } from '../appliances/electric-storage-two-element';
-import { walkEntries, type Entry } from '../job-file';
+import { readJobFile, walkEntries, type Entry } from '../job-file';
+import { catalogueOf } from '../job-diagnosis';
 import { flueSheet, printedValues, readPrintout } from '.';
 
 const printed = (
@@ -151,5 +152,32 @@ describe('what an analyser printed', () => {
     ).toEqual({});
     expect(keysOf([])).toEqual({});
     expect(readPrintout([['toString', '4']]).figures[0]!.key).toBeUndefined();
+  });
+});
+
+describe('a sheet of burners in a file', () => {
+  const problemsOf = (entry: object) => {
+    const job = emptyJob({
+      ...sampleUnit(systemBoiler, { input: '24000' }),
+      entries: [{ ...stamp(), kind: 'observation', ...entry } as Entry],
+    });
+    const read = readJobFile(JSON.stringify(job), catalogueOf);
+    return 'problems' in read ? read.problems.map(({ pointer }) => pointer) : [];
+  };
+  const one = { burner: 1, ports: 'open', crack: 'none', rust: 'none' };
+  it('is taken where its finding is what the rows come to, and only with the look at burners', () => {
+    const check = 'burner-inspection';
+    expect(problemsOf({ check, value: 'sound', burners: [one] })).toEqual([]);
+    expect(problemsOf({ check, value: 'sound', burners: [{ ...one, crack: 'open' }] })).toEqual([
+      '/entries/0/burners',
+    ]);
+    expect(problemsOf({ check, value: 'sound', burners: [one, one] })).toEqual([
+      '/entries/0/burners',
+    ]);
+    expect(problemsOf({ check: 'intake-look', value: 'sound', burners: [one] })).toEqual([
+      '/entries/0/burners',
+    ]);
+    expect(problemsOf({ check, value: 'sound', burners: [{ ...one, burner: 0 }] })).not.toEqual([]);
+    expect(problemsOf({ check, value: 'sound', burners: [{ ...one, mood: 1 }] })).not.toEqual([]);
   });
 });

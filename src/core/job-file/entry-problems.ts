@@ -1,3 +1,4 @@
+import { burnerProblem, type BurnerFinding, type BurnerLook } from '../combustion/burner-sheet';
 import type { FamilyCatalogue } from './catalogue';
 import { effectiveEntries } from './corrections';
 import { walkEntries } from './fold';
@@ -7,6 +8,7 @@ import type {
   EntryState,
   JobFile,
   LogEntry,
+  ObservationEntry,
   ReadingEntry,
   SettingEntry,
   StepEntry,
@@ -127,6 +129,19 @@ export function isOhmsUnderPower(
   return stated === 'on' || (stated === undefined && powerBefore === 'on' && isPowerStated);
 }
 
+/** A sheet of burners belongs to the check that it comes to, and to what it comes to. */
+function burnerSheetProblems(
+  burners: readonly BurnerLook[],
+  { check, value }: ObservationEntry,
+  pointer: string,
+  values: readonly string[],
+): JobFileProblem[] {
+  const message = values.includes('cracked-or-closed' satisfies BurnerFinding)
+    ? burnerProblem(burners, value)
+    : `"${check}" is no look at burners.`;
+  return message === undefined ? [] : [{ pointer, message }];
+}
+
 /** What of one entry the family cannot hold, whatever came before it. */
 export function namesProblems(
   entry: Entry,
@@ -174,6 +189,9 @@ function ownProblems(entry: Entry, pointer: string, catalogue: FamilyCatalogue):
             ]),
         ...(entry.threshold
           ? unitProblems(entry.threshold, 'resistance', `${pointer}/threshold`)
+          : []),
+        ...(entry.burners
+          ? burnerSheetProblems(entry.burners, entry, `${pointer}/burners`, values)
           : []),
       ];
     }

@@ -9,6 +9,7 @@ import { JobFamily, useFamily } from '@/features/record/family-context';
 import { useJobRecord } from '@/features/record/use-job-record';
 import { clockTime } from '@/features/record/words';
 import { AnalysisFigures } from './analysis-figures';
+import { BurnerSheet } from './burner-sheet';
 import { burnerWords } from './combustion-words';
 import { PatternNote } from './pattern-note';
 import { PrintoutDialog } from './printout-dialog';
@@ -77,6 +78,7 @@ function Combustion({ initial, system }: { initial: JobFile; system: UnitSystem 
               </section>
             ))}
           </div>
+          <BurnerSheet record={record} />
           <PrintoutDialog
             flue={family.flue}
             fuel={family.flue.fuelOf(job.unit.plate)}

@@ -1,4 +1,4 @@
-import type { AnalysisOutcome, BurnerKind, Figure, Grade } from '@/core/combustion';
+import type { AnalysisOutcome, BurnerKind, BurnerLook, Figure, Grade } from '@/core/combustion';
 import { valueText, type Quantity, type UnitSystem } from '@/core/quantities';
 
 /** Figures that are judged, with what they are read in. */
@@ -41,3 +41,32 @@ export function figureText(figure: Figure, value: number, system: UnitSystem): s
 }
 
 export const percentText = (percent: number): string => `${percent.toFixed(1)} %`;
+
+/** What a burner that is out looks like, part by part. */
+export const burnerPartWords = {
+  ports: { open: 'open', 'some-closed': 'some closed', 'grown-together': 'grown together' },
+  crack: { none: 'none', hairline: 'hairline', open: 'open' },
+  rust: { none: 'none', surface: 'on the surface', through: 'through' },
+  gasket: { new: 'new', reused: 'used again' },
+} as const;
+
+export const burnerLookWords = ({
+  burner,
+  ports,
+  crack,
+  rust,
+  gasket,
+  isLoose,
+  where,
+}: BurnerLook): string =>
+  [
+    `burner ${burner}: ports ${burnerPartWords.ports[ports]}`,
+    crack === 'none'
+      ? 'no crack'
+      : `crack ${burnerPartWords.crack[crack]}${where ? ` (${where})` : ''}`,
+    rust === 'none' ? '' : `rust ${burnerPartWords.rust[rust]}`,
+    isLoose ? 'loose' : '',
+    gasket ? `gasket ${burnerPartWords.gasket[gasket]}` : '',
+  ]
+    .filter(Boolean)
+    .join(', ');

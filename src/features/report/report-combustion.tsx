@@ -2,7 +2,7 @@ import { familyOfJob } from '@/core/appliances';
 import { flueSheet, type FlueReading } from '@/core/flue-sheet';
 import type { JobFile, WalkedEntry } from '@/core/job-file';
 import { valueText, type UnitSystem } from '@/core/quantities';
-import { outcomeWords, percentText } from '@/features/combustion/combustion-words';
+import { burnerLookWords, outcomeWords, percentText } from '@/features/combustion/combustion-words';
 import { clockTime } from '@/features/record/words';
 
 /** Analyses of a job side by side: as found and after the repair, at high fire and at low. */
@@ -16,13 +16,21 @@ export function ReportCombustion({
   system: UnitSystem;
 }) {
   const sheet = flueSheet(familyOfJob(job), job, walked);
-  if (!sheet || sheet.readings.length === 0) return null;
+  const burners = walked.flatMap(({ entry }) =>
+    entry.kind === 'observation' && entry.burners ? [{ entry, rows: entry.burners }] : [],
+  );
+  if (!sheet || sheet.readings.length + burners.length === 0) return null;
   return (
     <section className="mt-3 border-b border-hair pb-3" aria-labelledby="report-combustion">
       <h2 id="report-combustion" className="text-lead font-semibold">
         Combustion
       </h2>
-      <div className="overflow-x-auto">
+      {burners.map(({ entry, rows }) => (
+        <p key={entry.id} className="text-small">
+          {clockTime(entry.at, job.job.timeZone)}, {rows.map(burnerLookWords).join('; ')}.
+        </p>
+      ))}
+      <div className={sheet.readings.length === 0 ? 'hidden' : 'overflow-x-auto'}>
         <table className="w-full text-left text-small">
           <thead>
             <tr>

@@ -163,7 +163,7 @@ export const drawing: Drawing = {
       y: 228,
       width: 128,
       height: 56,
-      labelAt: 'bottom',
+      labelAt: 'under',
     },
     {
       part: 'thermostat-2',
@@ -172,7 +172,7 @@ export const drawing: Drawing = {
       y: 228,
       width: 128,
       height: 56,
-      labelAt: 'bottom',
+      labelAt: 'under',
     },
     {
       part: 'aquastat',
@@ -181,7 +181,7 @@ export const drawing: Drawing = {
       y: 228,
       width: 128,
       height: 56,
-      labelAt: 'bottom',
+      labelAt: 'under',
     },
     { part: 'board', label: '', x: 20, y: 540, width: 624, height: 252, labelAt: 'top' },
   ],

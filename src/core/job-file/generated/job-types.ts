@@ -308,6 +308,18 @@ export interface ObservationEntry {
   state?: EntryState;
   threshold?: Measured;
   instrument?: string;
+  /**
+   * @maxItems 12
+   */
+  burners?: {
+    burner: number;
+    ports: 'open' | 'some-closed' | 'grown-together';
+    crack: 'none' | 'hairline' | 'open';
+    rust: 'none' | 'surface' | 'through';
+    gasket?: 'new' | 'reused';
+    isLoose?: boolean;
+    where?: string;
+  }[];
 }
 export interface CodeEntry {
   id: string;

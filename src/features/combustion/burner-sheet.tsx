@@ -1,0 +1,144 @@
+'use client';
+
+import { Plus } from 'lucide-react';
+import { useState } from 'react';
+import { findingOf, type BurnerLook } from '@/core/combustion';
+import { useFamily } from '@/features/record/family-context';
+import type { JobRecord, NewEntry } from '@/features/record/use-job-record';
+import { useDraft } from '@/features/record/use-draft';
+import { capital } from '@/features/record/words';
+import { burnerPartWords } from './combustion-words';
+
+const mostBurners = 12;
+const check = 'burner-inspection';
+const sound: Omit<BurnerLook, 'burner'> = { ports: 'open', crack: 'none', rust: 'none' };
+
+/** Burners out, looked at one by one: the worst of them is the finding, which is entered with its rows. */
+export function BurnerSheet({ record }: { record: JobRecord }) {
+  const family = useFamily();
+  const [draft, setDraft] = useDraft(`${record.job.job.id} burners`);
+  const [problem, setProblem] = useState<string>();
+  if (!family.isCheckId(check)) return null;
+  const rows = rowsOf(draft);
+  const keep = (next: readonly BurnerLook[]) => setDraft(JSON.stringify(next));
+  const change = (k: number, to: Partial<BurnerLook>) =>
+    keep(rows.map((each, index) => (index === k ? { ...each, ...to } : each)));
+  const finding = findingOf(rows);
+  const enter = async () => {
+    const burners = rows.map(({ where, ...each }) =>
+      where?.trim() ? { ...each, where: where.trim() } : each,
+    );
+    const isKept = await record.append({
+      kind: 'observation',
+      check,
+      value: finding,
+      burners,
+    } as NewEntry);
+    if (isKept) setDraft('');
+    else setProblem('Not entered: neither this device nor the server has it. Try again.');
+  };
+  return (
+    <section aria-labelledby="burners" className="mt-8 border-t-2 border-rule pt-2">
+      <h3 id="burners" className="text-title font-semibold">
+        Burners out
+      </h3>
+      <p className="max-w-prose text-small">
+        Gas closed, power off, cooled; for whoever is licensed, and a leak check after. Any crack,
+        or ports grown together: replaced, burners of one age as a set.
+      </p>
+      <ul className="mt-2">
+        {rows.map((row, k) => (
+          <li key={row.burner} className="border-b border-hair py-2">
+            <fieldset>
+              <legend className="font-semibold">Burner {row.burner}</legend>
+              <div className="grid grid-cols-2 gap-2 sm:grid-cols-4">
+                {(['ports', 'crack', 'rust', 'gasket'] as const).map((part) => (
+                  <label key={part} className="text-small">
+                    {capital(part)}
+                    <select
+                      className="field"
+                      aria-label={`Burner ${row.burner}: ${part}`}
+                      value={row[part] ?? ''}
+                      onChange={(event) => change(k, changeOf(part, event.target.value))}
+                    >
+                      {part === 'gasket' && <option value="">not said</option>}
+                      {Object.entries(burnerPartWords[part]).map(([id, words]) => (
+                        <option key={id} value={id}>
+                          {words}
+                        </option>
+                      ))}
+                    </select>
+                  </label>
+                ))}
+              </div>
+              <div className="mt-1 grid grid-cols-[auto_1fr_auto] items-center gap-3">
+                <label className="flex min-h-11 items-center gap-2">
+                  <input
+                    type="checkbox"
+                    className="size-6"
+                    checked={row.isLoose ?? false}
+                    onChange={(event) => change(k, { isLoose: event.target.checked })}
+                  />
+                  loose
+                </label>
+                <input
+                  className="field"
+                  placeholder="where: 4 o’clock, far end"
+                  aria-label={`Burner ${row.burner}: where the crack is`}
+                  maxLength={200}
+                  value={row.where ?? ''}
+                  onChange={(event) => change(k, { where: event.target.value })}
+                />
+                <button
+                  type="button"
+                  className="button"
+                  aria-label={`Take burner ${row.burner} off the sheet`}
+                  onClick={() => keep(rows.filter((_, index) => index !== k))}
+                >
+                  Off
+                </button>
+              </div>
+            </fieldset>
+          </li>
+        ))}
+      </ul>
+      <div className="mt-2 flex flex-wrap items-center gap-3">
+        <button
+          type="button"
+          className="button flex items-center gap-2"
+          disabled={rows.length >= mostBurners}
+          onClick={() =>
+            keep([
+              ...rows,
+              { burner: Math.max(0, ...rows.map((each) => each.burner)) + 1, ...sound },
+            ])
+          }
+        >
+          <Plus aria-hidden="true" /> Burner
+        </button>
+        {rows.length > 0 && (
+          <button type="button" className="button button-act" onClick={() => void enter()}>
+            Enter: {family.checks[check]?.answers?.[finding] ?? finding}
+          </button>
+        )}
+      </div>
+      {problem && (
+        <p role="alert" className="mt-2 border-l-4 border-rule pl-3 font-medium">
+          {problem}
+        </p>
+      )}
+    </section>
+  );
+}
+
+/** A part that nobody says anything of is left out. */
+const changeOf = (part: string, value: string): Partial<BurnerLook> =>
+  ({ [part]: value === '' ? undefined : value }) as Partial<BurnerLook>;
+
+function rowsOf(draft: string): readonly BurnerLook[] {
+  try {
+    return draft === '' ? [] : (JSON.parse(draft) as BurnerLook[]).slice(0, mostBurners);
+  } catch {
+    return []; // a draft of another version
+  }
+}
