@@ -95,7 +95,7 @@ describe('analyses of a job', () => {
 
 describe('what an analyser printed', () => {
   const keysOf = (rows: readonly (readonly string[])[], row?: number) =>
-    printedValues(readPrintout(rows, row).figures);
+    printedValues(readPrintout(rows, 'metric', row).figures);
 
   it('is read from a figure a line, with a comma or a point', () => {
     expect(
@@ -130,7 +130,7 @@ describe('what an analyser printed', () => {
       carbonMonoxide: { ppm: 40 },
     });
     expect(keysOf(rows, 1)).toMatchObject({ carbonDioxide: { percent: 8.8 } });
-    expect(readPrintout(rows).rowCount).toBe(2);
+    expect(readPrintout(rows, 'metric').rowCount).toBe(2);
   });
 
   it('is read from a strip of paper typed off, and of two lines of one name the first counts', () => {
@@ -138,6 +138,13 @@ describe('what an analyser printed', () => {
       oxygen: { percent: 4.7 },
       carbonMonoxide: { ppm: 38 },
     });
+  });
+
+  it('has temperatures in the degrees of the reader where the file says none', () => {
+    const bare = [['T flue', '131']];
+    const celsius = (system: 'us' | 'metric') => printedValues(readPrintout(bare, system).figures);
+    expect(celsius('us')).toEqual({ flueTemperature: { celsius: 55 } });
+    expect(celsius('metric')).toEqual({ flueTemperature: { celsius: 131 } });
   });
 
   it('is not what has another unit than it should, nor what is no printout', () => {
@@ -151,7 +158,7 @@ describe('what an analyser printed', () => {
       ]),
     ).toEqual({});
     expect(keysOf([])).toEqual({});
-    expect(readPrintout([['toString', '4']]).figures[0]!.key).toBeUndefined();
+    expect(readPrintout([['toString', '4']], 'metric').figures[0]!.key).toBeUndefined();
   });
 });
 

@@ -3,7 +3,7 @@
  * low; and what an analyser printed, read in.
  *
  * @example
- * const { figures } = readPrintout([['O2', '4.7', '%'], ['CO', '38', 'ppm'], ['T flue', '131', '°F']]);
+ * const { figures } = readPrintout([['O2', '4.7', '%'], ['CO', '38', 'ppm'], ['T flue', '131', '°F']], 'metric');
  * printedValues(figures) // { oxygen: { percent: 4.7 }, carbonMonoxide: { ppm: 38 }, flueTemperature: { celsius: 55 } }
  */
 export * from './printout';

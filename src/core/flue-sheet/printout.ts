@@ -1,3 +1,5 @@
+import type { UnitSystem } from '../quantities';
+
 /**
  * What an analyser prints or saves, whatever it calls its lines: one figure a line, or titles above a row of figures. Guessed,
  * shown, and changed by whoever knows better before anything is entered.
@@ -30,10 +32,12 @@ const mostRows = 2000;
 
 /**
  * The figures of an analyser's file. Where it has a row for each of several analyses, those of the one asked for.
+ * @param system whose degrees a temperature without a unit is taken to be in, until somebody says otherwise.
  * @param row counted from the last, 0.
  */
 export function readPrintout(
   rows: readonly (readonly string[])[],
+  system: UnitSystem,
   row = 0,
 ): { readonly figures: readonly PrintedFigure[]; readonly rowCount: number } {
   const filled = rows.slice(0, mostRows).filter((each) => each.some((cell) => cell.trim() !== ''));
@@ -42,9 +46,9 @@ export function readPrintout(
   // Titles above give more figures in one row than there are lines that have one each.
   if (titled.length > 0 && titled[0]!.length > beside.length) {
     const k = Math.max(0, titled.length - 1 - row);
-    return { figures: onceEach(titled[k]!), rowCount: titled.length };
+    return { figures: inDegrees(onceEach(titled[k]!), system), rowCount: titled.length };
   }
-  return { figures: onceEach(beside), rowCount: beside.length > 0 ? 1 : 0 };
+  return { figures: inDegrees(onceEach(beside), system), rowCount: beside.length > 0 ? 1 : 0 };
 }
 
 /** A line with words, a number, and perhaps its unit. */
@@ -109,6 +113,13 @@ function onceEach(figures: readonly PrintedFigure[]): PrintedFigure[] {
     return { ...each, key: undefined };
   });
 }
+
+/** A temperature always has a unit: where the file says none, the reader's own. */
+const inDegrees = (figures: readonly PrintedFigure[], system: UnitSystem): PrintedFigure[] =>
+  figures.map((each) => {
+    const isBare = each.key && printedKeys[each.key] === 'temperature' && each.unit === undefined;
+    return isBare ? { ...each, unit: system === 'us' ? 'fahrenheit' : 'celsius' } : each;
+  });
 
 function numberOf(text: string): number | undefined {
   const plain = text.trim();

@@ -61,7 +61,7 @@ export function PrintoutDialog({
       );
     }
     const rows = await rowsOfFile(file);
-    const found = readPrintout(rows);
+    const found = readPrintout(rows, system);
     if (found.figures.length === 0) {
       return setProblem(
         'No figures were found: it wants O2, CO and temperatures, one a line or under titles. Nothing was entered.',
@@ -127,11 +127,18 @@ function Mapping({
   const judged = judgeAnalysis(flue, fuel, flue.read({ check, values }));
   const keys = figures.flatMap(({ key }) => (key === undefined ? [] : [key]));
   const isTwice = new Set(keys).size < keys.length;
-  const say = (index: number, key: PrintedKey | undefined) =>
+  const change = (index: number, to: Partial<PrintedFigure>) =>
     onChange({
       ...opened,
-      figures: figures.map((each, k) => (k === index ? { ...each, key } : each)),
+      figures: figures.map((each, k) => (k === index ? { ...each, ...to } : each)),
     });
+  const say = (index: number, key: PrintedKey | undefined) => {
+    const isBare = key && printedKeys[key] === 'temperature' && !isDegrees(figures[index]!);
+    change(index, {
+      key,
+      ...(isBare ? { unit: system === 'us' ? 'fahrenheit' : ('celsius' as const) } : {}),
+    });
+  };
   return (
     <>
       <div className="grid grid-cols-2 gap-3">
@@ -156,7 +163,7 @@ function Mapping({
               value={row}
               onChange={(event) => {
                 const chosen = Number(event.target.value);
-                onChange({ ...opened, row: chosen, ...readPrintout(rows, chosen) });
+                onChange({ ...opened, row: chosen, ...readPrintout(rows, system, chosen) });
               }}
             >
               {Array.from({ length: rowCount }, (_, k) => (
@@ -178,8 +185,22 @@ function Mapping({
             <span className="min-w-0 text-small">
               <span className="block truncate">{figure.label}</span>
               <strong className="text-lead font-semibold">
-                {figure.text} {figure.unit === undefined ? '' : unitSymbols[figure.unit]}
+                {figure.text}{' '}
+                {figure.unit === undefined || isDegrees(figure) ? '' : unitSymbols[figure.unit]}
               </strong>
+              {isDegrees(figure) && (
+                <select
+                  className="field ml-2 inline w-auto"
+                  aria-label={`Degrees of "${figure.label}"`}
+                  value={figure.unit}
+                  onChange={(event) =>
+                    change(k, { unit: event.target.value as PrintedFigure['unit'] })
+                  }
+                >
+                  <option value="celsius">°C</option>
+                  <option value="fahrenheit">°F</option>
+                </select>
+              )}
             </span>
             <select
               className="field"
@@ -213,5 +234,7 @@ function Mapping({
     </>
   );
 }
+
+const isDegrees = ({ unit }: PrintedFigure) => unit === 'celsius' || unit === 'fahrenheit';
 
 const unitSymbols = { percent: '%', ppm: 'ppm', celsius: '°C', fahrenheit: '°F' } as const;
