@@ -49,6 +49,8 @@ async function openView(page: Page, view: (typeof views)[number]): Promise<void>
   // Other tests open jobs beside these: the list may go on on another page.
   const find = 'job' in view ? `/?find=${encodeURIComponent(view.job.source)}` : view.open;
   await page.goto(`${baseUrl()}${find}`);
+  // The code of a family may still be on its way.
+  await page.getByRole('main').waitFor();
   if ('job' in view) {
     const href = await page.getByRole('link', { name: view.job }).first().getAttribute('href');
     await page.goto(

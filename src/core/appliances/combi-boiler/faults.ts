@@ -1,7 +1,21 @@
-import type { SignalMode } from '../kit/signal/declaration';
+import type { SignalMode, SignalVariant } from '../kit/signal/declaration';
 import { deadControl } from '../gas-fired/dead-control';
 import { eitherSide, ladder, plain } from '../kit/signal/fault-modes';
 import type { CombiPlate } from './plate';
+
+/** A seat that lets by drips or runs: what it does in a day differs by half and more. */
+function slowly(mode: SignalMode, beside: Readonly<Record<string, number>> = {}): SignalMode {
+  const spread = { 'primary.pascal-a-day': 0.6, ...beside };
+  const wider = (each: SignalVariant): SignalVariant => ({
+    ...each,
+    spread: { ...each.spread, ...spread },
+  });
+  return {
+    ...mode,
+    variants: mode.variants.map(wider),
+    ...(mode.beside ? { beside: mode.beside.map(wider) } : {}),
+  };
+}
 
 /** Every fault as a change of named elements. Ranges are common practice. */
 export function faults({ primaryHose, keepWarm }: CombiPlate): readonly SignalMode[] {
@@ -31,10 +45,13 @@ export function faults({ primaryHose, keepWarm }: CombiPlate): readonly SignalMo
         spread: { 'plate.blocked': 0.05, 'plate.loss': 0.25, 'plate.conductance': 0.2 },
       })),
     },
-    plain('plate.leaks-across', {
-      'primary.pascal-a-day': { value: 9e4 },
-      'primary.pascal': { value: 2e5 },
-    }),
+    slowly(
+      plain('plate.leaks-across', {
+        'primary.pascal-a-day': { value: 9e4 },
+        'primary.pascal': { value: 2e5 },
+      }),
+      { 'primary.pascal': 0.15 },
+    ),
     ...(primaryHose === 'true' ? [ladder('hose.choked', 'hose.millimetre', [2.3, 6], 5)] : []),
     ladder('primary-exchanger.restricted', 'cell.loss', [0.6, 9], 4, {
       'cell.efficiency': { value: 0.93 },
@@ -57,7 +74,8 @@ export function faults({ primaryHose, keepWarm }: CombiPlate): readonly SignalMo
     },
     ladder('system.sludge', 'heating.loss', [0.4, 1.6], 2, { 'radiators.share': { value: 0.7 } }),
     plain('radiators.unbalanced'),
-    plain('pump.stuck', { 'pump.head': { value: 0.05 }, 'pump.watt': { value: 62 } }),
+    // What goes round by warmth alone: the radiators stay cold.
+    plain('pump.stuck', { 'pump.head': { value: 0.002 }, 'pump.watt': { value: 62 } }),
     {
       id: 'pump.weak',
       variants: [0.2, 0.33].map((share, k) => ({
@@ -84,21 +102,28 @@ export function faults({ primaryHose, keepWarm }: CombiPlate): readonly SignalMo
     plain('tap-sensor.open', { 'tap-sensor.whole': 'open' }),
     eitherSide('flow-sensor.drift', 'flow-sensor.kelvin', [8, 20], 2),
     plain('flow-sensor.open', { 'flow-sensor.whole': 'open' }),
-    ladder('pressure.leak', 'primary.pascal', [5e3, 6e4], 2, {
-      'primary.pascal-a-day': { value: -3.5e4 },
-    }),
-    plain('vessel.flat', {
+    slowly(
+      ladder('pressure.leak', 'primary.pascal', [5e3, 6e4], 2, {
+        'primary.pascal-a-day': { value: -3.5e4 },
+      }),
+    ),
+    // Lately topped up, or after the relief valve has let go: below what the control needs.
+    ladder('vessel.flat', 'primary.pascal', [4e4, 9e4], 2, {
       'vessel.pascal': { value: 3000 },
       'vessel.cushion': { value: 0.06 },
-      'primary.pascal': { value: 6.5e4 },
     }),
-    ladder('relief.passing', 'primary.pascal', [1e4, 7e4], 1, {
-      'primary.pascal-a-day': { value: -3e4 },
-    }),
-    plain('filling-valve.passing', {
-      'primary.pascal-a-day': { value: 6e4 },
-      'primary.pascal': { value: 2.1e5 },
-    }),
+    slowly(
+      ladder('relief.passing', 'primary.pascal', [1e4, 7e4], 1, {
+        'primary.pascal-a-day': { value: -3e4 },
+      }),
+    ),
+    slowly(
+      plain('filling-valve.passing', {
+        'primary.pascal-a-day': { value: 6e4 },
+        'primary.pascal': { value: 2.1e5 },
+      }),
+      { 'primary.pascal': 0.15 },
+    ),
     eitherSide('pressure-sensor.fault', 'pressure-sensor.pascal', [7e4, 1.3e5], 1),
     plain('gas.off', { 'gas.supply': 'open' }),
     ladder('gas.low-under-load', 'gas.running', [0.12, 0.5], 3),
