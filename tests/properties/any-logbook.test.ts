@@ -117,7 +117,7 @@ describe.each(families.map((family) => [family.id, family] as const))(
           expect(points.length).toBeGreaterThanOrEqual(family.deadPoints.length);
           expect(points.every((each) => (each.value.volt ?? 999) < 50)).toBe(true);
         }),
-        { ...runs, numRuns: runs.numRuns * 14 },
+        { ...runs, numRuns: runs.numRuns * 20 },
       );
       // What has no mains is never proved dead.
       if (family.deadPoints.length === 0) expect(proved).toBe(0);

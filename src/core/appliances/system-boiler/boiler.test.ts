@@ -209,6 +209,24 @@ describe('what a reading follows', () => {
   });
 });
 
+/** An open coil has its volts and pulls nothing; two wires off the panel are read as they hang, and not through it. */
+describe('a relay and its wires', () => {
+  it('stands still with an open coil, though the volts stand over it', () => {
+    const open = { 'coil-1.ohm': 'open' } as const;
+    expect(volts('zone-1-pump-volts', open)).toBeLessThan(1);
+    expect(volts('zone-1-w-volts', open)).toBeGreaterThan(20);
+    expect(at('zone-1-pump-volts', open)['relay.zone-1']).toBe(0);
+    expect(at('zone-1-pump-volts')['relay.zone-1']).toBe(1);
+  });
+  it('is read through the thermostat alone', () => {
+    const ohms = (check: string, changes: Changes = {}) => at(check, changes)['zone-1-wires.ohm']!;
+    expect(ohms('zone-1-wires-ohms')).toBeLessThan(2);
+    expect(ohms('zone-1-wires-idle-ohms')).toBeGreaterThan(1e6);
+    expect(ohms('zone-1-wires-idle-ohms', { 'zone-1-pair.ohm': 'closed' })).toBeLessThan(1);
+    expect(ohms('zone-1-wires-ohms', { 'w-zone-1.ohm': 'open' })).toBeGreaterThan(1e6);
+  });
+});
+
 describe('volts between two touched terminals', () => {
   const touched = (power: 'on' | 'off' | 'unknown') =>
     family.observableOf(

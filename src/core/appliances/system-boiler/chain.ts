@@ -6,7 +6,7 @@ import {
   type Relay,
   type SolvedCircuit,
 } from '../../circuit';
-import type { Elements } from './elements';
+import { goodCoilOhm, type Elements } from './elements';
 import type { SystemPlate } from './plate';
 
 /**
@@ -220,7 +220,7 @@ const low: readonly Branch[] = [
     ohm: ({ set }) => (set.jumper === 'zone-1' ? wireOhm : openOhm),
   },
   coil('coil-1', 'zone-1.w', (e) => e['coil-1.ohm']),
-  coil('coil-2', 'zone-2.w', () => 350),
+  coil('coil-2', 'zone-2.w', () => goodCoilOhm),
   strap('low', 'strap-out', 'panel.bus', 'panel.r-out'),
   strap('low', 'strap-out-common', 'panel.c', 'panel.c-out'),
   { ...wire('low', 'w-24v', 'panel.r-out', 'boiler.r'), ohm: ({ e }) => e['w-24v.ohm'] },
@@ -331,13 +331,16 @@ const withAquastat: readonly Branch[] = [
 export const branchesOf = ({ cylinderControl }: Pick<SystemPlate, 'cylinderControl'>) => [
   ...line,
   ...low,
-  coil('coil-dhw', 'zone-dhw.w', () => 350),
+  coil('coil-dhw', 'zone-dhw.w', () => goodCoilOhm),
   ...(cylinderControl === 'aquastat' ? withAquastat : []),
 ];
 
 const relayNames: readonly RelayName[] = ['zone-1', 'zone-2', 'zone-dhw'];
 /** 24 V coils: common practice. */
 const relays: readonly Relay[] = relayNames.map((id) => ({ id, pickUpVolt: 18, dropOutVolt: 8 }));
+/** Current of a coil beside that of a good one at the same volts. */
+const pullOf = (relay: RelayName, e: Elements): number =>
+  relay === 'zone-1' ? goodCoilOhm / e['coil-1.ohm'] : 1;
 /** Unloaded a transformer gives more than its plate: from memory. */
 const unloadedShare = 1.08;
 const grounds: Readonly<Record<NetName, string>> = { line: 'feed.n', low: 'panel.c' };
@@ -412,8 +415,11 @@ export function chainOf(plate: Pick<SystemPlate, 'cylinderControl' | 'lineVolt'>
           const emf = (primary * 24 * unloadedShare) / plate.lineVolt;
           return { line: ofLine, low: solveNet(lowNet, given, emf), emf };
         },
+        // What pulls is the current: an open coil has the volts over it, and stands still.
         ({ low: ofLow }) =>
-          relayNames.map((each) => ofLow.probeVoltage(`${each}.w`, 'panel.c').value),
+          relayNames.map(
+            (each) => ofLow.probeVoltage(`${each}.w`, 'panel.c').value * pullOf(each, e),
+          ),
       );
       const { solved, picked, chatters } = settled;
       return {

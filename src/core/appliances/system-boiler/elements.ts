@@ -3,6 +3,8 @@ import type { Ends } from '../kit/change';
 import type { SystemPlate } from './plate';
 
 const closedOhm = 0.05;
+/** What a good relay coil is worth alive. */
+export const goodCoilOhm = 350;
 
 /**
  * Every element that a fault may change, as it is on a good boiler. Ohms are what a branch is worth at 24 V or at the line;
@@ -18,7 +20,7 @@ export function goodElements({ cylinderLitre }: SystemPlate) {
     // The 24 V side of the panel.
     'panel-fuse.ohm': closedOhm,
     'panel-joint.ohm': 0.1,
-    'coil-1.ohm': 350,
+    'coil-1.ohm': goodCoilOhm,
     'w-zone-1.ohm': 0.9,
     'zone-1-pair.ohm': openOhm,
     'zone-1-to-common.ohm': openOhm,

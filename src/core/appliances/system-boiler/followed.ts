@@ -19,6 +19,12 @@ export const followed: Followed = {
     'boiler-fuse.ohm': follows(['boiler-fuse.ohm']),
     'winding.ohm': follows(['transformer-secondary.ohm']),
     'thermostat-1.ohm': follows(['thermostat-1.closed-ohm', 'thermostat-1.open-ohm']),
+    'zone-1-wires.ohm': follows([
+      'w-zone-1.ohm',
+      'zone-1-pair.ohm',
+      'thermostat-1.closed-ohm',
+      'thermostat-1.open-ohm',
+    ]),
     'gas.static': follows(['gas.static']),
     'gas.running': follows(['gas.static', 'gas.running'], 'lit'),
     'air.pascal': follows(['air.way', 'fan.turns', ...chainElements, 'control.alive']),

@@ -159,6 +159,8 @@ export const systemBoiler = signalFamily<SystemPlate, SystemStanding>({
     'panel-fuse-ohms': 'panel-fuse.ohm',
     'boiler-fuse-ohms': 'boiler-fuse.ohm',
     'transformer-secondary-ohms': 'winding.ohm',
+    'zone-1-wires-ohms': 'zone-1-wires.ohm',
+    'zone-1-wires-idle-ohms': 'zone-1-wires.ohm',
     'zone-1-thermostat-ohms': 'thermostat-1.ohm',
     'zone-1-thermostat-idle-ohms': 'thermostat-1.ohm',
     'gas-static-pressure': 'gas.static',

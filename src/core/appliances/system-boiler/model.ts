@@ -175,6 +175,8 @@ const coldCelsius = 18;
 const supplyToCylinder = 78;
 /** Of what it takes, a coil of usual size at a difference of 1 K, for a cylinder of 150 L. */
 const coilWattPerKelvin = 900;
+/** The wire of the pair that no fault touches. */
+const otherWireOhm = 0.1;
 /** Readings of a sensor that is open or short are at the ends of what is told apart, in kelvin. */
 export const farKelvin = 95;
 
@@ -228,6 +230,7 @@ const heat: Stage<SystemUnit> = {
     'supply.celsius',
     'return.celsius',
     'thermostat-1.ohm',
+    'zone-1-wires.ohm',
     'panel-fuse.ohm',
     'boiler-fuse.ohm',
     'winding.ohm',
@@ -290,6 +293,9 @@ const heat: Stage<SystemUnit> = {
       e[
         state.controls.thermostat1 === 'down' ? 'thermostat-1.open-ohm' : 'thermostat-1.closed-ohm'
       ];
+    // Off the panel at both ends, they and the thermostat are all that the meter sees.
+    const loop = e['w-zone-1.ohm'] + signals['thermostat-1.ohm']! + otherWireOhm;
+    signals['zone-1-wires.ohm'] = 1 / (1 / loop + 1 / e['zone-1-pair.ohm']);
   },
 };
 
