@@ -17,7 +17,7 @@ export default defineConfig({
     // One module graph for all files of a worker: what a family is worked out to is worked out once.
     isolate: false,
     maxWorkers: 2,
-    testTimeout: 60_000,
-    hookTimeout: 60_000,
+    testTimeout: 120_000,
+    hookTimeout: 120_000,
   },
 });
