@@ -348,7 +348,7 @@ export const demoJobs: readonly DemoJob[] = [
       },
     },
     fault: 'burner.cracked',
-    seed: 24,
+    seed: 22,
     until: { stage: 'decided', also: ['combustion-analysis', 'combustion-analysis-low'] },
   },
 ];
