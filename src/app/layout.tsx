@@ -3,6 +3,8 @@ import { cookies, headers } from 'next/headers';
 import '../ui/fonts.css';
 import './globals.css';
 import { KeepGoing } from '@/features/device/keep-going';
+import { Awake } from '@/features/waking/awake';
+import { holdUntilAwake } from '@/features/waking/before-awake';
 
 export const metadata: Metadata = {
   title: { default: 'Ohmmeter', template: '%s · Ohmmeter' },
@@ -13,12 +15,19 @@ export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
 export default async function Layout({ children }: { children: React.ReactNode }) {
   // Reading the headers keeps every page out of the build, so that each gets the nonce of its own request.
-  await headers();
+  const nonce = (await headers()).get('x-nonce') ?? undefined;
   const theme = (await cookies()).get('ohmmeter-theme')?.value;
   return (
     <html lang="en" data-theme={theme === 'dark' || theme === 'light' ? theme : undefined}>
       <body>
+        <script
+          nonce={nonce}
+          // A browser shows no nonce to scripts, so that what React finds there differs.
+          suppressHydrationWarning
+          dangerouslySetInnerHTML={{ __html: `(${String(holdUntilAwake)})()` }}
+        />
         {children}
+        <Awake />
         <KeepGoing />
       </body>
     </html>

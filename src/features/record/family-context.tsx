@@ -11,6 +11,7 @@ import {
 } from 'react';
 import { familyOf, loadFamily, type ApplianceFamily } from '@/core/appliances';
 import type { JobFile } from '@/core/job-file';
+import { Awake } from '@/features/waking/awake';
 import { wordsOf, type FamilyWords } from './family-words';
 
 const FamilyContext = createContext<ApplianceFamily | undefined>(undefined);
@@ -28,7 +29,12 @@ function LoadedFamily({ job, children }: { job: Pick<JobFile, 'unit'>; children:
   const { family: id } = job.unit;
   const family = familyOf(id) ?? use(loadFamily(id));
   if (!family) throw new RangeError(`no family is named "${id}"`);
-  return <FamilyContext.Provider value={family}>{children}</FamilyContext.Provider>;
+  return (
+    <FamilyContext.Provider value={family}>
+      {children}
+      <Awake />
+    </FamilyContext.Provider>
+  );
 }
 
 /** Waits for the families of several units, so that what is said of each is here. */
@@ -42,7 +48,12 @@ export function Families(props: { ids: readonly string[]; children: ReactNode })
 
 function LoadedFamilies({ ids, children }: { ids: readonly string[]; children: ReactNode }) {
   for (const id of new Set(ids)) if (!familyOf(id)) use(loadFamily(id));
-  return children;
+  return (
+    <>
+      {children}
+      <Awake />
+    </>
+  );
 }
 
 const Waiting = () => (
