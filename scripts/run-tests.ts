@@ -4,7 +4,7 @@
  */
 import { spawn } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { availableParallelism, tmpdir } from 'node:os';
 import path from 'node:path';
 
 interface Count {
@@ -43,7 +43,8 @@ interface PlaywrightReport {
   };
 }
 
-const steps: readonly Step[] = [
+/** None of them needs another, and each keeps one processor busy. */
+const stillSteps: readonly Step[] = [
   {
     name: 'judges are here',
     command: [
@@ -72,6 +73,9 @@ const steps: readonly Step[] = [
       `${bin('next')} typegen >/dev/null && ${bin('tsc')} --noEmit && ${bin('tsc')} --noEmit -p src/service-worker`,
     ],
   },
+];
+
+const steps: readonly Step[] = [
   { name: 'command line', command: ['node', 'scripts/build-cli.mjs'] },
   {
     name: 'core, judges, database, command line',
@@ -109,25 +113,38 @@ const steps: readonly Step[] = [
 
 const total: Count = { passed: 0, failed: 0, skipped: 0 };
 const only = process.argv[2];
-for (const step of steps) {
-  if (only !== undefined && step.name !== only) continue;
-  const started = Date.now();
+const isWanted = ({ name }: Step) => only === undefined || name === only;
+const waiting = stillSteps.filter(isWanted);
+await Promise.all(Array.from({ length: availableParallelism() }, takeStillSteps));
+for (const step of steps.filter(isWanted)) {
   console.log(`\n== ${step.name}`);
-  const exitCode = await run(step.command);
-  const count = counted(step, exitCode);
-  total.passed += count.passed;
-  total.failed += count.failed;
-  total.skipped += count.skipped;
-  if (count.triedAgain)
-    console.log(`== ${step.name}: ${count.triedAgain} passed only on a second try`);
-  console.log(
-    `== ${step.name}: ${exitCode === 0 ? 'ok' : 'FAILED'} in ${Math.round((Date.now() - started) / 1000)} s`,
-  );
+  await take(step, 'inherit');
 }
 rmSync(reports, { recursive: true });
 const { passed, failed, skipped } = total;
 console.log(`\n${passed} passed, ${failed} failed, ${skipped} skipped`);
 process.exitCode = failed === 0 && skipped === 0 && passed > 0 ? 0 : 1;
+
+/** Takes one after another of those that still wait; what each says is shown in one piece. */
+async function takeStillSteps(): Promise<void> {
+  for (let step = waiting.shift(); step; step = waiting.shift()) await take(step, 'pipe');
+}
+
+async function take(step: Step, output: 'inherit' | 'pipe'): Promise<void> {
+  const started = Date.now();
+  const { exitCode, said } = await run(step.command, output);
+  const count = counted(step, exitCode);
+  total.passed += count.passed;
+  total.failed += count.failed;
+  total.skipped += count.skipped;
+  const lines = said === '' ? [] : [`\n${said.trimEnd()}`];
+  if (count.triedAgain) {
+    lines.push(`== ${step.name}: ${count.triedAgain} passed only on a second try`);
+  }
+  const seconds = Math.round((Date.now() - started) / 1000);
+  lines.push(`== ${step.name}: ${exitCode === 0 ? 'ok' : 'FAILED'} in ${seconds} s`);
+  console.log(lines.join('\n'));
+}
 
 /** A step that ends badly counts as failed, even if its report knows of no failed test or was never written. */
 function counted({ countFrom }: Step, exitCode: number): Count {
@@ -141,11 +158,14 @@ function counted({ countFrom }: Step, exitCode: number): Count {
   }
 }
 
-function run([command, ...rest]: readonly string[]): Promise<number> {
+function run(
+  [command, ...rest]: readonly string[],
+  output: 'inherit' | 'pipe',
+): Promise<{ exitCode: number; said: string }> {
   return new Promise((resolve) => {
     const child = spawn(command!, rest, {
       cwd: root,
-      stdio: ['ignore', 'inherit', 'inherit'],
+      stdio: ['ignore', output, output],
       env: {
         ...process.env,
         NEXT_TELEMETRY_DISABLED: '1',
@@ -156,7 +176,12 @@ function run([command, ...rest]: readonly string[]): Promise<number> {
         ),
       },
     });
-    child.on('close', (code) => resolve(code ?? 1));
-    child.on('error', () => resolve(127));
+    const said: Buffer[] = [];
+    for (const stream of [child.stdout, child.stderr]) {
+      stream?.on('data', (part: Buffer) => said.push(part));
+    }
+    const end = (exitCode: number) => resolve({ exitCode, said: Buffer.concat(said).toString() });
+    child.on('close', (code) => end(code ?? 1));
+    child.on('error', () => end(127));
   });
 }

@@ -8,8 +8,8 @@ import { inFirm } from './session';
 import { settleStanding } from './settle-standing';
 import { inThread } from './threads';
 
-/** Jobs that are likely to be opened first: the newest of those that are open. */
-const mostJobs = 8;
+/** Jobs that are likely to be opened first: the newest of those that are open. `OHMMETER_WARM_JOBS` says another number. */
+const mostJobs = Number(process.env.OHMMETER_WARM_JOBS ?? 8);
 /** Somebody is at work here if the server was busy for more than this share of the time looked at. */
 const busyShare = 0.1;
 const lookMilliseconds = 2000;
@@ -21,6 +21,7 @@ const lookMilliseconds = 2000;
 export async function warmUp(): Promise<void> {
   try {
     await settleLeftOver();
+    if (!(mostJobs > 0)) return;
     const rows =
       (await inFirm((transaction) => listJobs(transaction, { isOpen: true, most: mostJobs }))) ??
       [];

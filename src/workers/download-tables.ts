@@ -3,8 +3,8 @@ import { familyOfJob } from '../core/appliances';
 import { adoptTables, type TablePack } from '../core/job-diagnosis';
 import type { JobFile } from '../core/job-file';
 
-/** No longer than this is waited: what the server does not bring in time is worked out here. */
-const patienceMilliseconds = 2000;
+/** No longer than this is waited: what the server does not bring in time is worked out here, which takes a phone as long. */
+const patienceMilliseconds = 6000;
 
 const downloads = new Map<string, Promise<void>>();
 

@@ -43,6 +43,8 @@ export async function startServer({
         ...process.env,
         ...simulated?.environment,
         NODE_ENV: 'production',
+        // Each test opens jobs of its own, on plates of its own.
+        OHMMETER_WARM_JOBS: '0',
         OHMMETER_HOME: root,
         OHMMETER_LOGS: logs,
         OHMMETER_APPLICATION_DATABASE_URL: applicationUrl(
