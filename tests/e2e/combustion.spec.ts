@@ -1,7 +1,16 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { familyOf } from '../../src/core/appliances/all';
-import { baseUrl, isPhone, openJob, sentJob } from './technician';
+import {
+  baseUrl,
+  chooseCheck,
+  currentCheck,
+  doSteps,
+  enterAnswer,
+  isPhone,
+  openJob,
+  sentJob,
+} from './technician';
 
 /** Flue gas, sensors and the heating curve as instruments of their own. */
 
@@ -74,6 +83,16 @@ test('burners are looked at one by one, and the worst of them is the finding', a
   const add = page.getByRole('button', { name: 'Burner', exact: true });
   await add.click();
   await add.click();
+  // Nobody has it out before the gas is sniffed for and the power proved off.
+  await expect(page.getByText(/Still to do: .*prove dead/)).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Enter:/ })).toHaveCount(0);
+  await page.getByRole('link', { name: /Do it on the bench/ }).click();
+  await currentCheck(page);
+  await chooseCheck(page, family.checks['gas-smell-sniff']!.label);
+  await enterAnswer(page, family, 'gas-smell-sniff', { kind: 'outcome', outcome: 'none' });
+  await chooseCheck(page, 'Burner out');
+  await doSteps(page);
+  await page.goto(`${baseUrl()}/jobs/${jobId}/combustion`);
   await expect(page.getByRole('button', { name: 'Enter: sound' })).toBeVisible();
   await page.getByLabel('Burner 2: crack').selectOption('hairline');
   await page.getByLabel('Burner 2: where the crack is').fill('4 o’clock');
@@ -137,11 +156,12 @@ test('the heating curve is moved by keys and by hand, and written down as left',
   await expect(cold).not.toHaveAttribute('aria-valuetext', /^150/);
   const shown = Number(/^\d+/.exec((await cold.getAttribute('aria-valuetext'))!)![0]);
   expect(shown).toBeLessThan(148);
+  await page.getByLabel('Why the curve was left so').selectOption('customers-wish');
   await page.getByRole('button', { name: 'Write down as left' }).click();
   await expect(page.getByRole('button', { name: 'Write down as left' })).toHaveCount(0);
   const kept = (await sentJob(page, jobId)).entries.find(
     (each) => each.kind === 'setting' && each.setting === 'curve-supply-at-design',
   );
-  expect(kept).toMatchObject({ as: 'left', why: 'matched-to-emitter' });
+  expect(kept).toMatchObject({ as: 'left', why: 'customers-wish' });
   await isAccessible(page);
 });

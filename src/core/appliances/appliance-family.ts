@@ -130,6 +130,8 @@ export interface FlueAnalysis {
   readonly asked: readonly string[];
   /** The checks that an analysis is entered under, at high fire and at low. */
   readonly checks: { readonly high: string; readonly low: string };
+  /** The check whose finding a sheet of burners, looked at one by one, comes to. */
+  readonly burnerCheck: string;
   fuelOf(plate: JobFile['unit']['plate']): Fuel;
   /** What was entered, under the names of the computation. */
   read(entry: Pick<ReadingEntry, 'check' | 'values'>): Partial<Analysis>;

@@ -11,5 +11,6 @@ export * from './burner-sheet';
 export * from './condensing';
 export * from './excess-air';
 export * from './fuel';
+export * from './judge';
 export * from './limits';
 export * from './patterns';

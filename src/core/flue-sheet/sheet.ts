@@ -1,35 +1,6 @@
 import type { ApplianceFamily, FlueAnalysis } from '../appliances';
-import {
-  gradeAnalysis,
-  isPastStop,
-  outcomeOf,
-  patternOf,
-  workOut,
-  type Analysis,
-  type AnalysisOutcome,
-  type AnalysisResult,
-  type Fuel,
-  type GradedFigure,
-  type Pattern,
-} from '../combustion';
+import { judgeAnalysis, patternOf, type JudgedAnalysis, type Pattern } from '../combustion';
 import type { JobFile, ReadingEntry, WalkedEntry } from '../job-file';
-
-/** An analysis with all that follows from it. */
-export interface WorkedAnalysis {
-  readonly analysis: Analysis;
-  readonly result: AnalysisResult;
-  readonly figures: readonly GradedFigure[];
-  readonly outcome: AnalysisOutcome;
-}
-
-/** What was entered, and what follows; where nothing does, why. */
-export interface JudgedAnalysis {
-  readonly read: Partial<Analysis>;
-  /** Past what nobody leaves burning: said even of figures from which nothing else follows. */
-  readonly isStop: boolean;
-  readonly worked?: WorkedAnalysis;
-  readonly problem?: string;
-}
 
 export interface FlueReading extends JudgedAnalysis {
   readonly entryId: string;
@@ -46,38 +17,6 @@ export interface FlueSheet {
   readonly pattern?: Pattern;
 }
 
-/** Judges figures as they were entered, however few. */
-export function judgeAnalysis(
-  { burner }: Pick<FlueAnalysis, 'burner'>,
-  fuel: Fuel,
-  read: Partial<Analysis>,
-): JudgedAnalysis {
-  const judged = { read, isStop: isPastStop(burner, fuel, read) };
-  const { carbonMonoxidePpm, flueCelsius, airCelsius, ...rest } = read;
-  if (rest.oxygenPercent === undefined && rest.carbonDioxidePercent === undefined) {
-    return { ...judged, problem: 'Oxygen or carbon dioxide is missing.' };
-  }
-  if (carbonMonoxidePpm === undefined || flueCelsius === undefined || airCelsius === undefined) {
-    return { ...judged, problem: 'Carbon monoxide and both temperatures are needed.' };
-  }
-  const analysis: Analysis = { ...rest, carbonMonoxidePpm, flueCelsius, airCelsius };
-  try {
-    const result = workOut(fuel, analysis);
-    return {
-      ...judged,
-      worked: {
-        analysis,
-        result,
-        figures: gradeAnalysis(burner, result, analysis),
-        outcome: outcomeOf(burner, result, analysis),
-      },
-    };
-  } catch (error) {
-    if (!(error instanceof RangeError)) throw error;
-    return { ...judged, problem: `No flue gas of ${fuel.words} has such figures.` };
-  }
-}
-
 /** Analyses of a check that reads flue gas; undefined for any other check. */
 export function judgedAsAnalysis(
   { flue }: Pick<ApplianceFamily, 'flue'>,
@@ -87,7 +26,7 @@ export function judgedAsAnalysis(
   if (!flue || (entry.check !== flue.checks.high && entry.check !== flue.checks.low)) {
     return undefined;
   }
-  return judgeAnalysis(flue, flue.fuelOf(plate), flue.read(entry));
+  return judgeAnalysis(flue.burner, flue.fuelOf(plate), flue.read(entry));
 }
 
 /** Every analysis of a job, and what the last one points to; undefined for a family whose flue gas is not analysed. */

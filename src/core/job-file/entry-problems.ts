@@ -1,4 +1,4 @@
-import { burnerProblem, type BurnerFinding, type BurnerLook } from '../combustion/burner-sheet';
+import { burnerProblem, type BurnerLook } from '../combustion/burner-sheet';
 import type { FamilyCatalogue } from './catalogue';
 import { effectiveEntries } from './corrections';
 import { walkEntries } from './fold';
@@ -134,11 +134,10 @@ function burnerSheetProblems(
   burners: readonly BurnerLook[],
   { check, value }: ObservationEntry,
   pointer: string,
-  values: readonly string[],
+  { burnerCheck }: FamilyCatalogue,
 ): JobFileProblem[] {
-  const message = values.includes('cracked-or-closed' satisfies BurnerFinding)
-    ? burnerProblem(burners, value)
-    : `"${check}" is no look at burners.`;
+  const message =
+    check === burnerCheck ? burnerProblem(burners, value) : `"${check}" is no look at burners.`;
   return message === undefined ? [] : [{ pointer, message }];
 }
 
@@ -191,7 +190,7 @@ function ownProblems(entry: Entry, pointer: string, catalogue: FamilyCatalogue):
           ? unitProblems(entry.threshold, 'resistance', `${pointer}/threshold`)
           : []),
         ...(entry.burners
-          ? burnerSheetProblems(entry.burners, entry, `${pointer}/burners`, values)
+          ? burnerSheetProblems(entry.burners, entry, `${pointer}/burners`, catalogue)
           : []),
       ];
     }

@@ -1,4 +1,4 @@
-import type { JudgedAnalysis } from '@/core/flue-sheet';
+import type { JudgedAnalysis } from '@/core/combustion';
 import { valueText, type UnitSystem } from '@/core/quantities';
 import { figureText, figureWords, gradeWords, outcomeWords, percentText } from './combustion-words';
 

@@ -1,39 +1,57 @@
 'use client';
 
 import { Plus } from 'lucide-react';
+import Link from 'next/link';
 import { useState } from 'react';
 import { findingOf, type BurnerLook } from '@/core/combustion';
-import { useFamily } from '@/features/record/family-context';
-import type { JobRecord, NewEntry } from '@/features/record/use-job-record';
+import type { JobState } from '@/core/job-file';
+import { withState } from '@/features/bench/new-entries';
+import { refusalOf } from '@/features/bench/refusal';
+import { stepWords } from '@/features/bench/step-words';
+import { useFamily, useWords } from '@/features/record/family-context';
+import type { JobRecord } from '@/features/record/use-job-record';
 import { useDraft } from '@/features/record/use-draft';
 import { capital } from '@/features/record/words';
 import { burnerPartWords } from './combustion-words';
 
 const mostBurners = 12;
-const check = 'burner-inspection';
 const sound: Omit<BurnerLook, 'burner'> = { ports: 'open', crack: 'none', rust: 'none' };
 
 /** Burners out, looked at one by one: the worst of them is the finding, which is entered with its rows. */
-export function BurnerSheet({ record }: { record: JobRecord }) {
+export function BurnerSheet({
+  record,
+  state,
+  check,
+}: {
+  record: JobRecord;
+  state: JobState;
+  /** What the finding is entered under. */
+  check: string;
+}) {
   const family = useFamily();
+  const words = useWords();
   const [draft, setDraft] = useDraft(`${record.job.job.id} burners`);
   const [problem, setProblem] = useState<string>();
-  if (!family.isCheckId(check)) return null;
   const rows = rowsOf(draft);
   const keep = (next: readonly BurnerLook[]) => setDraft(JSON.stringify(next));
   const change = (k: number, to: Partial<BurnerLook>) =>
     keep(rows.map((each, index) => (index === k ? { ...each, ...to } : each)));
   const finding = findingOf(rows);
+  const steps = family.accessSteps(check, state);
+  const refusal = refusalOf(family, record.job, check, steps);
+  const isOpen = steps.length === 0 && refusal === undefined;
   const enter = async () => {
     const burners = rows.map(({ where, ...each }) =>
       where?.trim() ? { ...each, where: where.trim() } : each,
     );
-    const isKept = await record.append({
-      kind: 'observation',
-      check,
-      value: finding,
-      burners,
-    } as NewEntry);
+    const isKept = await record.append(
+      withState(
+        family,
+        { kind: 'observation', check, value: finding, burners: [...burners] },
+        check,
+        state.lifted,
+      ),
+    );
     if (isKept) setDraft('');
     else setProblem('Not entered: neither this device nor the server has it. Try again.');
   };
@@ -116,12 +134,30 @@ export function BurnerSheet({ record }: { record: JobRecord }) {
         >
           <Plus aria-hidden="true" /> Burner
         </button>
-        {rows.length > 0 && (
+        {rows.length > 0 && isOpen && (
           <button type="button" className="button button-act" onClick={() => void enter()}>
             Enter: {family.checks[check]?.answers?.[finding] ?? finding}
           </button>
         )}
       </div>
+      {!isOpen && (
+        <div className="mt-2 max-w-prose border-l-4 border-rule pl-3">
+          <p className="font-medium">
+            {refusal ?? 'The finding is entered once the way to the burners is open.'}
+          </p>
+          {steps.length > 0 && (
+            <p>
+              Still to do: {steps.map((step) => stepWords(words, step).toLowerCase()).join('; ')}.
+            </p>
+          )}
+          <Link
+            className="link inline-flex min-h-11 items-center"
+            href={`/jobs/${record.job.job.id}?check=${check}`}
+          >
+            Do it on the bench; the rows stay
+          </Link>
+        </div>
+      )}
       {problem && (
         <p role="alert" className="mt-2 border-l-4 border-rule pl-3 font-medium">
           {problem}

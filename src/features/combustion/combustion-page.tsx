@@ -78,7 +78,7 @@ function Combustion({ initial, system }: { initial: JobFile; system: UnitSystem 
               </section>
             ))}
           </div>
-          <BurnerSheet record={record} />
+          <BurnerSheet record={record} state={state} check={family.flue.burnerCheck} />
           <PrintoutDialog
             flue={family.flue}
             fuel={family.flue.fuelOf(job.unit.plate)}

@@ -2,9 +2,8 @@
 
 import { useState } from 'react';
 import type { FlueAnalysis } from '@/core/appliances';
-import type { Fuel } from '@/core/combustion';
+import { judgeAnalysis, type Fuel } from '@/core/combustion';
 import {
-  judgeAnalysis,
   printedKeys,
   printedValues,
   readPrintout,
@@ -124,7 +123,7 @@ function Mapping({
   const check = flue.checks[fire];
   const words = family.check(check).valueWords ?? {};
   const values = printedValues(figures);
-  const judged = judgeAnalysis(flue, fuel, flue.read({ check, values }));
+  const judged = judgeAnalysis(flue.burner, fuel, flue.read({ check, values }));
   const keys = figures.flatMap(({ key }) => (key === undefined ? [] : [key]));
   const isTwice = new Set(keys).size < keys.length;
   const change = (index: number, to: Partial<PrintedFigure>) =>

@@ -9,7 +9,7 @@ import { JobFrame } from '@/features/bench/job-frame';
 import { JobFamily, useFamily } from '@/features/record/family-context';
 import { useJobRecord } from '@/features/record/use-job-record';
 import { Findings } from './findings';
-import { HeatingCurveEditor } from './heating-curve';
+import { HeatingCurveEditor } from './heating-curve/heating-curve';
 import { SheetTable } from './sheet-table';
 
 const ScaldChart = dynamic(() => import('./scald-chart').then((each) => each.ScaldChart), {

@@ -1,7 +1,6 @@
 'use client';
 
 import { useState } from 'react';
-import type { SettingEntry } from '@/core/job-file';
 import {
   keyOfQuantity,
   parseReading,
@@ -10,19 +9,11 @@ import {
   type Quantity,
   type UnitSystem,
 } from '@/core/quantities';
+import type { SettingEntry } from '@/core/job-file';
 import type { SettingsSheet, SheetLine, SheetParameter } from '@/core/settings';
 import type { JobRecord, NewEntry } from '@/features/record/use-job-record';
 import { useDraft } from '@/features/record/use-draft';
-
-const reasons: Readonly<Record<NonNullable<SettingEntry['why']>, string>> = {
-  'customers-wish': 'customer’s wish',
-  corrected: 'corrected',
-  'matched-to-emitter': 'matched to emitter',
-  'default-kept': 'maker’s default',
-  restored: 'restored after work',
-  'for-a-test': 'turned for a test',
-  temporary: 'temporary',
-};
+import { reasons, type Reason } from './reasons';
 
 /** Hours are what a time switch is read in, minutes a delay; seconds are what is kept. */
 const times = {
@@ -78,11 +69,7 @@ function Line({
   isTest: boolean;
 }) {
   const { parameter, found, left, why, isUnusual } = line;
-  const enter = (
-    as: 'found' | 'left',
-    value: SettingEntry['value'],
-    reason?: SettingEntry['why'],
-  ) =>
+  const enter = (as: 'found' | 'left', value: SettingEntry['value'], reason?: Reason) =>
     record.append({
       kind: 'setting',
       setting: parameter.id,
@@ -144,7 +131,7 @@ function Line({
               void enter(
                 'left',
                 typeof value === 'number' ? { [keyOfQuantity(parameter.quantity!)]: value } : value,
-                event.target.value as SettingEntry['why'],
+                event.target.value as Reason,
               );
             }}
           >

@@ -115,6 +115,7 @@ export const systemBoiler = signalFamily<SystemPlate, SystemStanding>({
     burner: 'premix-condensing',
     asked: ['flueTemperature', 'airTemperature'],
     checks: { high: 'combustion-analysis', low: 'combustion-analysis-low' },
+    burnerCheck: 'burner-inspection',
     fuelOf,
     readOf,
   },

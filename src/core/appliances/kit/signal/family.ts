@@ -416,6 +416,7 @@ function catalogueOf<Plate extends FamilyPlate, S extends Standing>({
   water,
   tap,
   system,
+  flue,
 }: SignalDeclaration<Plate, S>): Omit<FamilyCatalogue, 'procedures' | 'services'> {
   const shown = access.facts.filter((each) => each.shownBy !== undefined);
   const source = {
@@ -427,6 +428,7 @@ function catalogueOf<Plate extends FamilyPlate, S extends Standing>({
   };
   return {
     family: names.family,
+    ...(flue ? { burnerCheck: flue.burnerCheck } : {}),
     terminals: new Set(names.terminals),
     conductors: names.conductors,
     repairs: new Set(names.repairs),
