@@ -12,7 +12,7 @@ import {
   sentJob,
 } from './technician';
 
-test('what was typed survives a reload', async ({ page }) => {
+test('what was typed survives a reload @phone', async ({ page }) => {
   await openJob(page, { kind: 'no-hot-water', customer: 'Reload' });
   await currentCheck(page);
   await chooseCheck(page, 'Upper element, screw to screw');
@@ -55,7 +55,7 @@ test('ohms wait until power is off and proved dead, and the reason is told', asy
   await expect(page.getByLabel('typed reading')).toContainText('12.8');
 });
 
-test('118 V at a point that should be dead is kept, bars dead work, and shows until it is dead', async ({
+test('118 V at a point that should be dead is kept, bars dead work, and shows until it is dead @desk', async ({
   page,
 }) => {
   const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Second feed' });
@@ -82,7 +82,7 @@ test('118 V at a point that should be dead is kept, bars dead work, and shows un
   await expect(page.getByText('NOT dead: 118 V')).toHaveCount(0);
 });
 
-test('what a second tab enters is seen within two seconds, and ends a proof here', async ({
+test('what a second tab enters is seen within two seconds, and ends a proof here @phone', async ({
   page,
 }) => {
   const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Two tabs' });
@@ -130,7 +130,7 @@ test('before Enter, every suspect shows what it would be', async ({ page }) => {
   await expect(page.getByText(/As a good one reads/)).toBeVisible();
 });
 
-test('an unticked step is asked about, and the reading keeps the state it was taken in', async ({
+test('an unticked step is asked about, and the reading keeps the state it was taken in @desk', async ({
   page,
 }) => {
   const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'In circuit' });
@@ -148,7 +148,7 @@ test('an unticked step is asked about, and the reading keeps the state it was ta
     });
 });
 
-test('a skipped check is not proposed again', async ({ page }) => {
+test('a skipped check is not proposed again @phone', async ({ page }) => {
   const jobId = await openJob(page, { kind: 'runs-out', customer: 'Skips' });
   const refused = new Set<string>();
   for (const reason of ['Not sure', 'Cannot reach', 'Skip', 'Skip']) {
@@ -192,7 +192,7 @@ test('an entry is corrected in two taps, and the old value stays, struck', async
   await expect(page.locator('s').filter({ hasText: 'OL', visible: true }).first()).toBeVisible();
 });
 
-test('leads, load and beep threshold are kept beside the result', async ({ page }) => {
+test('leads, load and beep threshold are kept beside the result @phone', async ({ page }) => {
   const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Leads' });
   const set = async (shown: RegExp, chosen: string) => {
     await page.getByRole('button', { name: shown }).filter({ visible: true }).click();
@@ -242,7 +242,9 @@ test('what is typed can be read above the keypad, however many steps a check has
   if (isPhone(page)) expect(typed!.y + typed!.height).toBeLessThanOrEqual(keypad!.y);
 });
 
-test('12.5 Ω, 240 V and 13 A are named as not all true, and asked for again', async ({ page }) => {
+test('12.5 Ω, 240 V and 13 A are named as not all true, and asked for again @desk', async ({
+  page,
+}) => {
   const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Contradiction' });
   await currentCheck(page);
   for (const [check, keys] of [

@@ -30,7 +30,9 @@ async function enterWithSteps(page: Page) {
   if (await asked.count()) await asked.first().click();
 }
 
-test('a thumb that taps along with the light names the pattern and enters it', async ({ page }) => {
+test('a thumb that taps along with the light names the pattern and enters it @phone', async ({
+  page,
+}) => {
   const jobId = await openStatusLight(page, 'Taps along');
   await page.getByRole('button', { name: 'Tap along with the light' }).click();
   const dialog = page.getByRole('dialog', { name: 'Light pattern' });

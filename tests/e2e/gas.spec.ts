@@ -37,10 +37,8 @@ const hiddenUnit = (valve: keyof typeof variants, fault: string, seed: number) =
 for (const [valve, fault, seed] of [
   ['thermocouple', 'thermocouple.worn', 3],
   ['thermocouple', 'joint.loose', 12],
-  ['thermocouple', 'dip-tube.gone', 11],
   ['thermopile', 'sediment', 3],
   ['thermopile', 'valve.electronics', 11],
-  ['thermopile', 'thermocouple.worn', 9],
 ] as const) {
   // One of each valve on a phone as well.
   const tag = seed === 3 ? [] : ['@desk'];

@@ -63,7 +63,7 @@ test('any two terminals tell what to expect, and what is read there counts', asy
   await expect(suspects).toContainText('Upper element');
 });
 
-test('ohms on two terminals wait until the power is proved off', async ({ page }) => {
+test('ohms on two terminals wait until the power is proved off @phone', async ({ page }) => {
   const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Probe live' });
   await currentCheck(page);
   const dialog = await openPicture(page);

@@ -140,7 +140,9 @@ test('an open lower element is found from temperatures alone, exchanged, and its
   await press(page, '1');
 });
 
-test('what goes wrong with an instrument is said, and what was read is kept', async ({ page }) => {
+test('what goes wrong with an instrument is said, and what was read is kept @phone', async ({
+  page,
+}) => {
   await server.hands!({ ...faulty, faults: ['no-fault'] });
   const jobId = await openJob(page, { kind: 'slow', customer: `Unplugged ${isPhone(page)}` });
   await page.goto(`${baseUrl()}/jobs/${jobId}/temperatures`);
@@ -161,7 +163,7 @@ test('what goes wrong with an instrument is said, and what was read is kept', as
   expect(kept[0]!.instrument).toBe('thermometer');
 });
 
-test('a reading on the meter drops into the keypad, with its name', async ({ page }) => {
+test('a reading on the meter drops into the keypad, with its name @phone', async ({ page }) => {
   await server.hands!({ ...faulty, faults: ['no-fault'] });
   const jobId = await openJob(page, { kind: 'no-hot-water', customer: `Meter ${isPhone(page)}` });
   await page.goto(`${baseUrl()}/jobs/${jobId}?check=supply-volts`);

@@ -30,7 +30,7 @@ const stored = async (page: Page, jobId: string) =>
     }
   ).entries;
 
-test('what was kept goes from whichever page is open, and is told there until it has gone', async ({
+test('what was kept goes from whichever page is open, and is told there until it has gone @phone', async ({
   page,
 }) => {
   const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'From Today' });
@@ -51,7 +51,7 @@ test('what was kept goes from whichever page is open, and is told there until it
   await expect(note).toHaveCount(0);
 });
 
-test('a refused entry holds up no other, and is sent again, or struck and kept', async ({
+test('a refused entry holds up no other, and is sent again, or struck and kept @phone', async ({
   page,
 }) => {
   const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Refused' });

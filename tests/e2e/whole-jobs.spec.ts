@@ -100,7 +100,7 @@ test(
   },
 );
 
-test('a new part that is bad too fails its proof, is fitted again, and closes when it holds', async ({
+test('a new part that is bad too fails its proof, is fitted again, and closes when it holds @phone', async ({
   page,
 }) => {
   const unit = hidden(12, 'upper-element.open');

@@ -80,7 +80,7 @@ test('pages that were opened before open again', async ({ page, context }) => {
   await expect(page.getByRole('heading', { name: 'Not on this device' })).toBeVisible();
 });
 
-test('a whole job, from the call to the report, is sent when the network is back', async ({
+test('a whole job, from the call to the report, is sent when the network is back @phone', async ({
   page,
   context,
 }) => {

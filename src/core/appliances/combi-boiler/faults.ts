@@ -23,7 +23,7 @@ export function faults({ primaryHose, keepWarm }: CombiPlate): readonly SignalMo
     plain('no-fault'),
     ladder('demand.too-much-flow', 'tap.conductance', [13, 30], 2),
     ladder('demand.too-little-flow', 'tap.conductance', [0.8, 1.6], 2),
-    ladder('outlet.mixer', 'outlet.past', [0.25, 0.6], 1),
+    ladder('outlet.mixer', 'outlet.past', [0.25, 0.6], 2),
     ladder('tap-setpoint.wrong', 'tap-setpoint.celsius', [33, 41], 1),
     ladder('tap-setpoint.high', 'tap-setpoint.celsius', [58, 65], 1),
     ...(keepWarm === 'none' ? [] : [plain('keep-warm.wrong', { 'keep-warm.on': { value: 1 } })]),
@@ -75,7 +75,14 @@ export function faults({ primaryHose, keepWarm }: CombiPlate): readonly SignalMo
     ladder('system.sludge', 'heating.loss', [0.4, 1.6], 2, { 'radiators.share': { value: 0.7 } }),
     plain('radiators.unbalanced'),
     // What goes round by warmth alone: the radiators stay cold.
-    plain('pump.stuck', { 'pump.head': { value: 0.002 }, 'pump.watt': { value: 62 } }),
+    {
+      id: 'pump.stuck',
+      // Held fast it hums and draws; some let go of the winding.
+      variants: [62, 1].map((watt, k) => ({
+        share: [0.7, 0.3][k]!,
+        changes: { 'pump.head': { value: 0.002 }, 'pump.watt': { value: watt } },
+      })),
+    },
     {
       id: 'pump.weak',
       variants: [0.2, 0.33].map((share, k) => ({
@@ -103,7 +110,7 @@ export function faults({ primaryHose, keepWarm }: CombiPlate): readonly SignalMo
     eitherSide('flow-sensor.drift', 'flow-sensor.kelvin', [8, 20], 2),
     plain('flow-sensor.open', { 'flow-sensor.whole': 'open' }),
     slowly(
-      ladder('pressure.leak', 'primary.pascal', [5e3, 6e4], 2, {
+      ladder('pressure.leak', 'primary.pascal', [5e3, 7e4], 4, {
         'primary.pascal-a-day': { value: -3.5e4 },
       }),
     ),
@@ -113,7 +120,7 @@ export function faults({ primaryHose, keepWarm }: CombiPlate): readonly SignalMo
       'vessel.cushion': { value: 0.06 },
     }),
     slowly(
-      ladder('relief.passing', 'primary.pascal', [1e4, 7e4], 1, {
+      ladder('relief.passing', 'primary.pascal', [1e4, 7e4], 3, {
         'primary.pascal-a-day': { value: -3e4 },
       }),
     ),

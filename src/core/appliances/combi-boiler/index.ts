@@ -209,7 +209,8 @@ export const combiBoiler = signalFamily<CombiPlate, CombiStanding>({
   combined: { 'co-ratio': ({ co = 0, co2 = 1 }) => co / 1e4 / Math.max(0.1, co2) },
   meterOf: fireMeterOf,
   ownSpread: {
-    'flow-temperature-rise': 4,
+    // How a control raises its fire differs from maker to maker.
+    'flow-temperature-rise': 7,
     'display-flow-temperature-peak': 2,
     'tap-temperature': 1,
     tap: 1,

@@ -108,10 +108,14 @@ function codesLocked(seen: CombiSeen): Shares {
   return { 'pr-1': 0.95 };
 }
 
+/** Chance that somebody has cleared the code before anybody else read it. Common practice. */
+const cleared = 0.06;
+
 /** What the control shows as it is found: of the last draw, or of the heating where the tap left nothing. */
 function codes(seen: CombiSeen): Shares {
   const tap = codesAt(calledOn(seen, atTap));
-  return mixed(1 - (tap.none ?? 0), withoutNone(tap), codesAt(calledOn(seen, onHeating)));
+  const shown = mixed(1 - (tap.none ?? 0), withoutNone(tap), codesAt(calledOn(seen, onHeating)));
+  return mixed(cleared, { none: 1 }, shown);
 }
 
 const withoutNone = (shares: Shares): Shares => {
@@ -195,14 +199,53 @@ function tap(seen: CombiSeen): Shares {
   );
 }
 
+/** Below these a hand calls a radiator cold, and lukewarm; a flow that is set low is expected to be less warm. */
+const handCelsius = { cold: 30, lukewarm: 45, lukewarmSetLow: 42, spread: 2.5 } as const;
+
 /** What radiators are by their warmth alone. */
 function radiators(seen: CombiSeen): Shares {
   const celsius = signal(seen, 'radiators.celsius');
-  if (celsius < 30) return { 'all-cold': 0.93, uneven: 0.03, 'all-lukewarm': 0.02 };
   const isSetLow = elementOf(seen, 'flow-setpoint.celsius') < 55;
-  if (celsius < 45 && !isSetLow) return { 'all-lukewarm': 0.9, uneven: 0.05, 'all-cold': 0.02 };
-  if (celsius < 42) return { 'all-lukewarm': 0.85, even: 0.1 };
-  return rowOf(tables['radiator-look']!, seen);
+  const warm = above(
+    celsius,
+    isSetLow ? handCelsius.lukewarmSetLow : handCelsius.lukewarm,
+    handCelsius.spread,
+  );
+  const lukewarm: Shares = isSetLow
+    ? { 'all-lukewarm': 0.87, even: 0.13 }
+    : { 'all-lukewarm': 0.92, uneven: 0.06, 'all-cold': 0.02 };
+  return mixed(
+    above(celsius, handCelsius.cold, handCelsius.spread),
+    mixed(warm, rowOf(tables['radiator-look']!, seen), lukewarm),
+    { 'all-cold': 0.95, uneven: 0.03, 'all-lukewarm': 0.02 },
+  );
+}
+
+/** Kelvin that a hand feels at a tap. */
+const feltKelvin = { more: 3, spread: 2.5 } as const;
+
+/** What a tap does that is throttled from wide open: hotter where the burner was at its most, out where too little runs. */
+function throttled(seen: CombiSeen): Shares {
+  const wide = calledOn(seen, atTap);
+  const little = calledOn(seen, { ...atTap, hotTap: 'throttled' });
+  const lit = signal(wide, 'lit');
+  const goesOut = lit * (1 - signal(little, 'lit'));
+  const hotter =
+    lit *
+    above(
+      signal(little, 'tap.celsius') - signal(wide, 'tap.celsius'),
+      feltKelvin.more,
+      feltKelvin.spread,
+    );
+  const { 'goes-out': out = 0 } = rowOf(tables['throttle-tap']!, seen);
+  return blurred(
+    mixed(
+      Math.max(goesOut, out),
+      { 'goes-out': 1 },
+      mixed(eye, { hotter, 'no-change': 1 - hotter }, { hotter: 0.5, 'no-change': 0.5 }),
+    ),
+    valuesOf('throttle-tap'),
+  );
 }
 
 export const looks: Readonly<Record<string, Look>> = {
@@ -225,6 +268,7 @@ export const looks: Readonly<Record<string, Look>> = {
   'burner-two-minutes': inState(burner),
   'tap-two-minutes': inState(tap),
   'radiator-look': inState(radiators),
+  'throttle-tap': { predict: throttled },
   'pump-feel': inState((seen) =>
     mixed(
       0.97 * stageChance(seen, 'dark', 'nothing', 'locked'),

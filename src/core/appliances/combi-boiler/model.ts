@@ -5,6 +5,7 @@ import {
   hotPascal,
   inSeries,
   litrePerMinute,
+  overRoomKelvin,
   pipeLink,
   plateTransfer,
   pump,
@@ -390,7 +391,7 @@ function heatingOf({ elements: e, plate, state }: CombiUnit, signals: Readonly<S
     flow: shownFlow,
     back: returnCelsius,
     pipe: flow,
-    radiators: (flow + returnCelsius) / 2,
+    radiators: roomCelsius + overRoomKelvin(flow, returnCelsius, roomCelsius),
     boils: loop < 2,
   };
 }

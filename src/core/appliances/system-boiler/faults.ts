@@ -123,7 +123,16 @@ export function faults({ cylinderControl, mixingValve }: SystemPlate): readonly 
     ladder('flame-rod.dirty', 'flame.microampere', [0.2, 0.9], 2),
     plain('flame-rod.false-signal', { 'flame.true': 'open' }),
     plain('burner.cracked', { 'burner.whole': 'open' }),
-    plain('burner.dirty', { 'burner.clean': 'open' }),
+    {
+      id: 'burner.dirty',
+      variants: [
+        {
+          share: 1,
+          changes: { 'burner.clean': 'open', 'flame.microampere': { value: 2.4 } },
+          spread: { 'flame.microampere': 0.45 },
+        },
+      ],
+    },
     plain('mixture.off', { 'mixture.right': 'open' }),
     plain('exchanger.fouled', { 'exchanger.clean': 'open' }),
     plain('limit.tripped', { 'limit.ohm': 'open' }),

@@ -209,7 +209,8 @@ export const systemBoiler = signalFamily<SystemPlate, SystemStanding>({
     'transformer-secondary-ohms': 0.5,
     'panel-fuse-ohms': 0.1,
     'boiler-fuse-ohms': 0.1,
-    'r-to-common-ohms': 60,
+    // Boards differ in what senses their chain.
+    'r-to-common-ohms': 110,
     'coil-1-ohms': 20,
     'igniter-ohms': 12,
     'air-pressure': 4,

@@ -184,7 +184,9 @@ function cylinderCelsius(e: Elements, heats: boolean): number {
   if (!heats) return roomCelsius + 5;
   const set = e['tank-setpoint.celsius'];
   const off = e['cylinder-sensor.kelvin'];
-  if (e['aquastat.open-ohm'] < 1 || off < -5) return Math.min(supplyToCylinder, set - off * 0.6);
+  // It calls for ever: the cylinder goes as far as the water that heats it.
+  if (e['aquastat.open-ohm'] < 1) return supplyToCylinder - 4;
+  if (off < -5) return Math.min(supplyToCylinder, set - off * 0.6);
   const short = e['tank-limit.clear'] < 0.5 ? 9 : 0;
   const slow = e['coil.share'] < 0.6 || e['cylinder-pump.turns'] < 0.5 ? 14 : 0;
   return Math.max(roomCelsius + 5, set - Math.max(0, off) - short - slow);
@@ -321,6 +323,9 @@ function firesAtAll(plate: SystemPlate, e: Elements): boolean {
   return litEnds.reduce((sum, each) => sum + (shares[each] ?? 0), 0) > 0.5 && plate.inputWatt > 0;
 }
 
+/** Of 25 V behind so many ohms the board keeps the volts that it starts on, with the load that it is. */
+const mostFeedOhm = 27;
+
 const isFed = (e: Elements): boolean =>
   (
     [
@@ -332,7 +337,7 @@ const isFed = (e: Elements): boolean =>
       'w-24v.ohm',
       'boiler-fuse.ohm',
     ] as const
-  ).every((each) => e[each] < 10) && e['wiring.crossed'] < 0.5;
+  ).reduce((sum, each) => sum + e[each], 0) < mostFeedOhm && e['wiring.crossed'] < 0.5;
 
 export interface SystemModel {
   run(unit: SystemUnit): Signals;

@@ -112,10 +112,10 @@ export function faults({ condensing }: TanklessPlate): readonly SignalMode[] {
     },
     plain('igniter.worn', { 'igniter.spark': 'open' }),
     ladder('flame-rod.dirty', 'flame.microampere', [0.25, 1.3], 2),
-    ladder('earth.poor', 'earth.path', [0.06, 0.3], 1),
+    ladder('earth.poor', 'earth.path', [0.06, 0.3], 2),
     ladder('fan.failed', 'fan.speed', [0.05, 0.55], 1),
     plain('air-switch.fault', { 'air-switch.closes': 'open' }),
-    ladder('flue.blocked', 'air.way', [0.15, 0.7], 2, {
+    ladder('flue.blocked', 'air.way', [0.15, 0.7], 3, {
       'air.excess': { value: 1.25 },
       'flue.co-share': { value: 0.006 },
     }),

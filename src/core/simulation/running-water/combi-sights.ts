@@ -35,6 +35,9 @@ export function lookAtCombi(
       return slip ? 'none' : codeOf(unit, random);
     case 'lockout-reset':
       if (dead || codeOf(unit, random) === 'none') return 'nothing-to-reset';
+      // What is broken stays so.
+      if (is('limit.open', 'flow-sensor.open', 'tap-sensor.open', 'gas.off', 'gas-valve.fault'))
+        return random.chance(0.02) ? 'runs' : 'locks-out-again';
       return random.chance(
         is('air.locked', 'flame-sense.low') ? 0.37 : is('no-fault') ? 0.95 : 0.17,
       )

@@ -72,6 +72,8 @@ export interface CombiUnit {
 export function drawCombi(faults: readonly string[], facts: CombiFacts, random: Random): CombiUnit {
   const has = (fault: string) => faults.includes(fault);
   const between = ([least, most]: Range) => random.between({ least, most });
+  /** What clogs takes resistance by the fourth power of its bore: evenly over the decades, not over the range. */
+  const clogged = ([least, most]: Range) => Math.exp(between([Math.log(least), Math.log(most)]));
   const sign = () => (random.chance(0.5) ? 1 : -1);
   const size = facts.inputWatt / 26_500;
   const shut = has('valve.part-shut') ? (random.chance(0.6) ? 'heating' : 'cold') : undefined;
@@ -101,7 +103,7 @@ export function drawCombi(faults: readonly string[], facts: CombiFacts, random: 
     roomCelsius: between(waterNumbers.roomCelsius),
     mainsBar: has('mains.low') ? between([0.1, 0.8]) : between(numbers.mainsBar),
     coldValve: shut === 'cold' ? between([15, 80]) : between(numbers.coldValve),
-    filter: has('tap-filter.blocked') ? between([9, 200]) : between(numbers.filter),
+    filter: has('tap-filter.blocked') ? clogged([9, 200]) : between(numbers.filter),
     plates:
       between(numbers.plates) *
       (has('plate.scaled') ? between([1.1, 3]) : has('plate.blocked') ? between([1.3, 5]) : 1),
@@ -121,15 +123,15 @@ export function drawCombi(faults: readonly string[], facts: CombiFacts, random: 
     flowSetpoint: has('flow-setpoint.low') ? between([33, 49]) : between(numbers.flowSetpoint),
     head: pushed,
     headFall: between(numbers.headFall),
-    cell: has('primary-exchanger.restricted') ? between([55, 950]) : between(numbers.cell),
+    cell: has('primary-exchanger.restricted') ? clogged([55, 950]) : between(numbers.cell),
     platesPrimary: between(numbers.platesPrimary) * (has('plate.blocked') ? between([1.5, 4]) : 1),
     radiators:
       shut === 'heating'
-        ? between([70, 800])
+        ? clogged([70, 800])
         : has('system.sludge')
-          ? between([35, 170])
+          ? clogged([35, 170])
           : between(numbers.radiators),
-    systemFilter: has('filter.blocked') ? between([80, 1300]) : between(numbers.systemFilter),
+    systemFilter: has('filter.blocked') ? clogged([80, 1300]) : between(numbers.systemFilter),
     hoseMillimetre: has('hose.choked') ? between([2.3, 6.1]) : between([20, 22]),
     strays: has('diverter.stuck-heating') ? 1 : has('diverter.passing') ? between([0.22, 0.62]) : 0,
     transfer: (1 / (1 / rated + resistance)) * clear,
@@ -296,20 +298,30 @@ export function warmed(unit: CombiUnit): Warmed | undefined {
   const full = fullWatt(unit);
   const least = Math.min(full, unit.facts.inputWatt * unit.leastShare * unit.efficiency);
   let flow = 30;
-  let back = 25;
+  let back = unit.roomCelsius;
   for (let k = 0; k < 4000; k++) {
     const over = Math.max(0, (flow + back) / 2 - unit.roomCelsius);
-    const gives = unit.radiatorWatt * (over / 50) ** 1.28;
+    // No more than the water brings that comes round.
+    const gives = Math.min(
+      unit.radiatorWatt * (over / 50) ** 1.28,
+      stream * Math.max(0, flow - unit.roomCelsius),
+    );
     const watt = flow < set ? full : 0;
     flow += ((watt - stream * (flow - back)) * 0.5) / 30_000;
     back += ((stream * (flow - back) - gives) * 0.5) / 30_000;
-    flow = Math.min(flow, 102);
+    flow = Math.min(flow, unit.limitCelsius + 3);
   }
   const settled = Math.max(
     flow,
     Math.min(unit.limitCelsius, flow + (stream < 90 ? least / Math.max(30, stream) / 3 : 0)),
   );
-  return { flow: settled, back, radiators: (flow + back) / 2 };
+  return { flow: settled, back, radiators: alongRadiator(flow, back, unit.roomCelsius) };
+}
+
+/** Mean warmth of a radiator: what comes round slowly has left its heat in the first of it. */
+function alongRadiator(flow: number, back: number, room: number): number {
+  const [hot, cold] = [flow - room, Math.max(0.05, back - room)];
+  return hot <= cold ? (flow + back) / 2 : room + (hot - cold) / Math.log(hot / cold);
 }
 
 /** Bar once it is hot. */

@@ -108,6 +108,9 @@ export const settingOf = (state: UnitState): TanklessSetting => {
   };
 };
 
+/** What the display makes of an open sensor, against a pipe that stands in a room. */
+const ofOpenSensor = -40 - 21;
+
 function read(
   check: string,
   unit: TanklessUnit,
@@ -213,9 +216,9 @@ function read(
     'co-ratio': () =>
       number(isLit ? unit.burner.coRatio * Math.exp(meter.ratioShare * random.normal()) : 0),
     'outlet-sensor-difference': () =>
-      unit.has('outlet-sensor.open') ? overRange : celsius(unit.outletError, meter.kelvin),
+      celsius(unit.has('outlet-sensor.open') ? ofOpenSensor : unit.outletError, meter.kelvin),
     'inlet-sensor-difference': () =>
-      unit.has('inlet-sensor.open') ? overRange : celsius(unit.inletError, meter.kelvin),
+      celsius(unit.has('inlet-sensor.open') ? ofOpenSensor : unit.inletError, meter.kelvin),
     'supply-volts': () => number(isPowered ? shown(230, 4, 1, random) : 0),
     'control-dc-volts': () => number(isAlive ? shown(24, 0.3, 0.1, random) : 0),
     'gas-valve-volts': () => number(tries && end !== 'fan-fails' ? shown(24, 0.4, 0.1, random) : 0),

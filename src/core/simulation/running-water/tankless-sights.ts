@@ -44,7 +44,8 @@ export function lookAtTankless(
       return either(is('lines.reversed'), 'crossed', 'right', [0.9, 0.012]);
     case 'second-tap': {
       const two = flowsOf(unit, { ...set, opened: 'two-taps' });
-      const before = endAt(unit, through, set.isReseated);
+      const one = flowsOf(unit, { ...set, opened: 'tap' });
+      const before = endAt(unit, one.through, set.isReseated);
       const after = endAt(unit, two.through, set.isReseated);
       if (slip) return 'no-change';
       if (is('fixture.cartridge') && random.chance(0.5)) return 'fires-now';

@@ -205,11 +205,19 @@ function ohms(check: string, unit: ZonedUnit, { set }: ZonedState): number {
       return thermostatOhms(unit, set.zone1);
     case 'r-to-common-ohms': {
       if (has('w-zone-1.r-to-common')) return 1.2;
-      const paths = [1 / (unit.callOhm + unit.coilOhm), 1 / (unit.senseOhm + 5)];
+      const paths = [1 / (unit.callOhm + 5), 1 / (unit.senseOhm + 5)];
       const isJoined =
         Number.isFinite(unit.jointOhm) && !has('w-24v.open') && !has('boiler-fuse.blown');
-      const calls = set.zone1 && !has('thermostat-1.never-closes') && !has('w-zone-1.open');
-      const siemens = (isJoined ? paths[1]! : 0) + (calls ? 1 / (0.43 * unit.coilOhm) : 0);
+      const isChainShut = !has('limit.tripped') && !has('condensate.blocked') && unit.bar >= 0.5;
+      const isContactShut = has('zone-panel.relay-1-welded') || has('zone-panel.end-heat-welded');
+      const calls =
+        has('thermostat-1.welded') ||
+        has('w-zone-1.shorted') ||
+        (set.zone1 && !has('thermostat-1.never-closes') && !has('w-zone-1.open'));
+      const siemens =
+        (isJoined && isChainShut ? paths[1]! : 0) +
+        (isJoined && isContactShut ? paths[0]! : 0) +
+        (calls ? 1 / (0.43 * unit.coilOhm) : 0);
       return siemens > 0 ? 1 / siemens : Infinity;
     }
     default:

@@ -17,6 +17,7 @@ import type { Signals } from '../stages';
 import { stateKey, withDone, type UnitState } from '../unit-state';
 import { withUnlisted } from '../unlisted-repair';
 import { withWork } from '../work-looks';
+import { hasFault } from './has-fault';
 import { deniedFact, isSo, opensGas, signalAccess } from './access';
 import { likelyMistake } from './mistakes';
 import { sheetAsFound } from './sheet-evidence';
@@ -234,7 +235,7 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
       const seen = {
         ...unit,
         signals: model.run(unit),
-        has: (...wanted: readonly string[]) => wanted.some((each) => faults.includes(each)),
+        has: hasFault(faults),
       };
       return { ...declaration.picture(seen, model), readouts: readoutsOf(seen.signals), faults };
     },

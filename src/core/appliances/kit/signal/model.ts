@@ -12,6 +12,7 @@ import { logPredictor } from '../logged-water';
 import { unlistedRepairId } from '../unlisted-repair';
 import { stateKey, type UnitState } from '../unit-state';
 import type { Signals } from '../stages';
+import { hasFault } from './has-fault';
 import type { Follows, Seen, Shares, SignalDeclaration, Standing } from './declaration';
 import { signalHypotheses, type SignalHypothesis } from './hypothesis';
 import type { SignalObservable } from './observable';
@@ -60,7 +61,7 @@ export function signalFamilyModel<Plate extends FamilyPlate, S extends Standing>
     standing,
     state,
     signals,
-    has: (...faults) => faults.some((each) => hypothesis.faults.includes(each)),
+    has: hasFault(hypothesis.faults),
   });
   /** Signals of every hypothesis in a state: many looks are taken in the same one. */
   const runs = new Map<string, (Signals | undefined)[]>();
