@@ -18,8 +18,8 @@ const unitsOfEach = 24;
 const wrongReadings = 1 / 16;
 const badParts = 0.25;
 const mostRounds = 8;
-/** A result that fits nothing is taken again, and once more where the two contradict each other. */
-const mostTimes = 3;
+/** A result that fits nothing is taken again, and once more where two contradict each other: an eye may say three things. */
+const mostTimes = 4;
 
 /** What is typed for each, where the middle of what may be is no usual unit. */
 const plates: Readonly<Record<string, Readonly<Record<string, string>>>> = {
@@ -97,16 +97,17 @@ describe.each(families.map((family) => [family.title, family] as const))('%s', (
         const done = practiseJob(job, unit, clock, { brief: true });
         expect(done.checksTaken, `unit ${k}, round ${round}`).toBeLessThan(40);
         expect(mostAlike(done.job), `unit ${k}, round ${round}`).toBeLessThanOrEqual(mostTimes);
-        const [repair] = done.verdict.repairs;
+        // Of two that are needed the surer one is done first, as the bench proposes it.
+        const { first: repair } = done.verdict;
         if (repair === 'none-in-unit' || repair === 'look-further') break;
         expect(round, `unit ${k}: ${repair}`).toBeLessThan(mostRounds);
         rounds += 1;
-        const isBad = family.repairs[repair!]!.parts.length > 0 && random.chance(badParts);
+        const isBad = family.repairs[repair]!.parts.length > 0 && random.chance(badParts);
         if (!isBad) {
-          unit.repair([repair!]);
-          mended.add(repair!);
+          unit.repair([repair]);
+          mended.add(repair);
         }
-        job = mend(family, done.job, repair!, unit, clock);
+        job = mend(family, done.job, repair, unit, clock);
       }
       if (unit.repairs.every((each) => mended.has(each))) solved += 1;
     }

@@ -55,7 +55,7 @@ describe('a tap that was followed for two minutes, and no meter', () => {
   it.each([3, 4, 5])('names the loop where the return is cold, %d', (seed) => {
     const answer = followed('combi-boiler', ['hose.choked'], seed, 'swings');
     const loop = ['replace-primary-hose', 'replace-pump', 'vent-air', 'clean-primary-exchanger'];
-    expect(chanceOf(answer, ...loop)).toBeGreaterThan(0.6);
+    expect(chanceOf(answer, ...loop)).toBeGreaterThan(0.55);
     expect(chanceOf(answer, 'service-plate-exchanger')).toBeLessThan(0.25);
   });
 

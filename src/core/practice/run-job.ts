@@ -5,7 +5,13 @@ import {
   type ApplianceFamily,
   type UnitState,
 } from '../appliances';
-import { diagnoseJob, leadingSet, type Diagnosis, type DiagnosisOptions } from '../job-diagnosis';
+import {
+  diagnoseJob,
+  leadingFault,
+  leadingSet,
+  type Diagnosis,
+  type DiagnosisOptions,
+} from '../job-diagnosis';
 import { foldEntries, type Entry, type JobFile, type JobState, type ProbedDead } from '../job-file';
 import { keyOfQuantity } from '../quantities';
 import type { SimulatedAnswer, SimulatedUnit } from '../simulation';
@@ -20,8 +26,12 @@ export interface Clock {
 export interface PractisedJob {
   readonly job: JobFile;
   readonly answer: Diagnosis;
-  /** The verdict it ended with: the likeliest set of repairs. */
-  readonly verdict: { readonly repairs: readonly string[]; readonly probability: number };
+  /** The verdict it ended with: the likeliest set of repairs, and the one of them that is done first. */
+  readonly verdict: {
+    readonly repairs: readonly string[];
+    readonly probability: number;
+    readonly first: string;
+  };
   readonly checksTaken: number;
   readonly minutes: number;
 }
@@ -44,7 +54,8 @@ export function practiseJob(
     const open = diagnoseJob(job, options);
     const { answer, state } = open;
     if (!answer.next || checksTaken >= mostChecks) {
-      return { job, answer, verdict: leadingSet(open), checksTaken, minutes };
+      const verdict = { ...leadingSet(open), first: leadingFault(open).repair };
+      return { job, answer, verdict, checksTaken, minutes };
     }
     const { check } = answer.next;
     minutes += family.minutesOf(check, state, options.parameters);
