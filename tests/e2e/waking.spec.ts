@@ -30,3 +30,25 @@ test('a tap before the page answers is done once it does, and once only', async 
   await wake();
   await expect(reasons).toBeVisible();
 });
+
+test('where the code of a family does not come, the page says so and can be tapped', async ({
+  page,
+}) => {
+  const jobId = await openJob(page, {
+    kind: 'no-hot-water',
+    customer: 'No code',
+    family: 'Gas, instantaneous',
+    plate: { chosen: [], typed: { 'Input, BTU/h': '150000' } },
+  });
+  await currentCheck(page);
+  await page.route('**/_next/static/**/*.js', async (route) => {
+    const response = await route.fetch();
+    const isFamily = (await response.text()).includes('cross-connection.mixer');
+    await (isFamily ? route.abort() : route.fulfill({ response }));
+  });
+  await page.goto(`${baseUrl()}/jobs/${jobId}`);
+  await expect(page.getByRole('heading', { name: 'This page could not be read' })).toBeVisible();
+  await page.unrouteAll();
+  await page.getByRole('button', { name: 'Try again' }).click();
+  expect(await currentCheck(page)).toBeDefined();
+});

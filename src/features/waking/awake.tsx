@@ -2,6 +2,9 @@
 
 import { useEffect, useRef } from 'react';
 
+/** A part that never comes leaves an error page in its place, which is to be tapped too: looked for so often. */
+const lookMilliseconds = 250;
+
 /**
  * Stands in each part of a page whose code comes by itself, and says when that part answers: what was tapped before is
  * done once all of them do.
@@ -10,7 +13,13 @@ export function Awake() {
   const mark = useRef<HTMLSpanElement>(null);
   useEffect(() => {
     delete mark.current?.dataset.sleeps;
-    window.ohmmeterAwake?.();
+    const wake = () => {
+      window.ohmmeterAwake?.();
+      if (!window.ohmmeterAwake) clearInterval(timer);
+    };
+    const timer = setInterval(wake, lookMilliseconds);
+    wake();
+    return () => clearInterval(timer);
   }, []);
   return <span ref={mark} hidden data-sleeps="" />;
 }
