@@ -69,8 +69,9 @@ async function settleAll({ waiting }: Queue): Promise<void> {
         logFault('what a job stands at could not be worked out', error);
       }
     }
-    // Where requests come thick and fast they go first: what is asked for meanwhile is worked out once.
-    if (performance.eventLoopUtilization(from).utilization > busyShare)
+    // Where requests come thick and fast they go first: what is asked for meanwhile is worked out once. Without threads the
+    // work itself is all that was busy.
+    if (hasThreads() && performance.eventLoopUtilization(from).utilization > busyShare)
       await pause(restTimes * (performance.now() - began), undefined, { ref: false });
   }
 }
