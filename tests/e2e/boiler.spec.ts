@@ -10,6 +10,7 @@ import {
   currentCheck,
   doSteps,
   enterAnswer,
+  isAwake,
   isPhone,
   openJob,
   openLimits,
@@ -42,6 +43,7 @@ const press = (page: Page, name: string) => page.getByRole('button', { name, exa
 
 /** Suspects stand beside the check at a desk, and behind a button on a phone. */
 async function leads(page: Page, suspect: string): Promise<void> {
+  await isAwake(page);
   if (isPhone(page)) await press(page, 'Suspects and reasons');
   await expect(
     page.getByRole('list', { name: 'Suspects, most likely first' }).getByRole('listitem').first(),
@@ -67,7 +69,7 @@ async function isAccessible(page: Page): Promise<void> {
   expect(await fits(page)).toBeLessThanOrEqual(0);
 }
 
-test('a burnt joint is found along the chain, and its panel exchanged for one laid out otherwise @desk', async ({
+test('a burnt joint is found along the chain, and its panel exchanged for one laid out otherwise', async ({
   page,
 }) => {
   test.setTimeout(240_000);

@@ -9,6 +9,7 @@ import {
   answerCheck,
   baseUrl,
   currentCheck,
+  isAwake,
   openJob,
   putBack,
   repairAsTold,
@@ -133,6 +134,7 @@ test('smelled gas ends everything until the same sniff finds none, and bars clos
   expect(await closed.text()).toContain('It is not repaired until');
 
   await page.goto(`${baseUrl()}/jobs/${jobId}`);
+  await isAwake(page);
   await page.getByRole('button', { name: 'Another check first' }).click();
   await page.getByRole('button', { name: family.checks['gas-smell-sniff']!.label }).click();
   await andEntered(page, () =>

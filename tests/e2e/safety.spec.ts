@@ -3,6 +3,7 @@ import {
   baseUrl,
   currentCheck,
   doSteps,
+  isAwake,
   openJob,
   pressKeys,
   proveDead,
@@ -37,6 +38,29 @@ test('a proof of dead runs out by itself when nobody has written for hours', asy
   await page.clock.runFor('00:15:00');
   await expect(page.getByText('Off, not proved dead')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Prove dead', exact: true })).toBeVisible();
+});
+
+test('a proof of dead runs out on every page of a job that stands open', async ({
+  page,
+  browser,
+}) => {
+  const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Left open' });
+  await currentCheck(page);
+  await makeSafe(page);
+  await sentJob(page, jobId);
+  for (const address of ['settings', 'temperatures', 'procedures', 'repair']) {
+    await test.step(address, async () => {
+      const context = await browser.newContext();
+      const left = await context.newPage();
+      await left.clock.install();
+      await left.goto(`${baseUrl()}/jobs/${jobId}/${address}`);
+      await isAwake(left);
+      await expect(left.getByText(/^proved dead/)).toBeVisible();
+      await left.clock.runFor('04:05:00');
+      await expect(left.getByText('Off, not proved dead')).toBeVisible();
+      await context.close();
+    });
+  }
 });
 
 test('a phone whose clock is an hour ahead shows what was switched on after it', async ({

@@ -115,8 +115,12 @@ export async function sentJob(page: Page, jobId: string): Promise<JobFile> {
   return (await response.json()) as JobFile;
 }
 
+/** A tap before a page answers is held, and dropped where its button then says something else: who tests waits. */
+export const isAwake = (page: Page) => page.locator('html[data-awake]').waitFor();
+
 /** What may be done and with what, opened as the technician does, from the reasons of the check. */
 export async function openLimits(page: Page): Promise<Locator> {
+  await isAwake(page);
   await page.getByRole('button', { name: /Why this one/ }).click();
   await page.getByRole('button', { name: /Order, live work/ }).click();
   return page.getByRole('dialog', { name: 'What may be done, and with what' });
@@ -124,6 +128,7 @@ export async function openLimits(page: Page): Promise<Locator> {
 
 /** The check on the bench, or undefined once there is a verdict in its place. */
 export async function currentCheck(page: Page): Promise<string | undefined> {
+  await isAwake(page);
   await page.locator('main[aria-busy=false]').waitFor();
   await page.locator('[data-check], section[aria-label=Verdict]').first().waitFor();
   const panel = page.locator('[data-check]');

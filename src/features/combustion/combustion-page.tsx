@@ -2,9 +2,10 @@
 
 import { useMemo, useState } from 'react';
 import { flueSheet } from '@/core/flue-sheet';
-import { foldEntries, walkEntries, type JobFile } from '@/core/job-file';
+import { walkEntries, type JobFile } from '@/core/job-file';
 import type { UnitSystem } from '@/core/quantities';
 import { JobFrame } from '@/features/bench/job-frame';
+import { useJobState } from '@/features/bench/use-job-state';
 import { JobFamily, useFamily } from '@/features/record/family-context';
 import { useJobRecord } from '@/features/record/use-job-record';
 import { clockTime } from '@/features/record/words';
@@ -28,10 +29,7 @@ function Combustion({ initial, system }: { initial: JobFile; system: UnitSystem 
   const { job } = record;
   const family = useFamily();
   const [isImporting, setImporting] = useState(false);
-  const state = useMemo(
-    () => foldEntries(job.entries, family.catalogue, new Date().toISOString()),
-    [job.entries, family],
-  );
+  const state = useJobState(job, family);
   const sheet = useMemo(
     () => flueSheet(family, job, walkEntries(job.entries, family.catalogue)),
     [family, job],

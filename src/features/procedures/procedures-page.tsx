@@ -1,14 +1,14 @@
 'use client';
 
 import { useSearchParams } from 'next/navigation';
-import { useMemo, useState } from 'react';
-import { foldEntries, type JobFile, type JobState } from '@/core/job-file';
+import { useState } from 'react';
+import type { JobFile, JobState } from '@/core/job-file';
 import { positionOf, type Procedure } from '@/core/procedures';
 import type { UnitSystem } from '@/core/quantities';
 import type { FirmIntervals } from '@/core/service';
 import { ProveDeadDialog } from '@/features/bench/prove-dead-dialog';
 import { StateBar } from '@/features/bench/state-bar';
-import { useProofEnd } from '@/features/bench/use-proof-end';
+import { useJobState } from '@/features/bench/use-job-state';
 import { JobFamily, useFamily, useWords } from '@/features/record/family-context';
 import { JointFindingsOfJob } from '@/features/record/joint-findings';
 import { useJobRecord, type JobRecord } from '@/features/record/use-job-record';
@@ -47,17 +47,7 @@ function Procedures({
   const asked = parameters.get('run') ?? undefined;
   const [own, setOwn] = useState<string | undefined>(asked);
   const [isProving, setProving] = useState(false);
-  const until = useMemo(
-    () => foldEntries(job.entries, family.catalogue).provedDeadUntil,
-    [job.entries, family],
-  );
-  const proofEnds = useProofEnd(until);
-  const state = useMemo(
-    () => foldEntries(job.entries, family.catalogue, new Date().toISOString()),
-    // A proof that runs out while the page stands open has to be seen here too.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [job.entries, family, proofEnds],
-  );
+  const state = useJobState(job, family);
   const open = (run: string | undefined) => {
     setOwn(run);
     // The address alone: nothing of the page comes from the server anew.

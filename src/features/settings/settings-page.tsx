@@ -2,10 +2,11 @@
 
 import dynamic from 'next/dynamic';
 import { useMemo } from 'react';
-import { foldEntries, type JobFile } from '@/core/job-file';
+import type { JobFile } from '@/core/job-file';
 import type { UnitSystem } from '@/core/quantities';
 import { settingsSheet } from '@/core/settings';
 import { JobFrame } from '@/features/bench/job-frame';
+import { useJobState } from '@/features/bench/use-job-state';
 import { JobFamily, useFamily } from '@/features/record/family-context';
 import { useJobRecord } from '@/features/record/use-job-record';
 import { Findings } from './findings';
@@ -30,10 +31,7 @@ function Settings({ initial, system }: { initial: JobFile; system: UnitSystem })
   const record = useJobRecord(initial);
   const { job } = record;
   const family = useFamily();
-  const state = useMemo(
-    () => foldEntries(job.entries, family.catalogue, new Date().toISOString()),
-    [job.entries, family],
-  );
+  const state = useJobState(job, family);
   const sheet = useMemo(
     () => settingsSheet(family, family.plateOf(job), state, job.constraints?.schools),
     [family, job, state],

@@ -2,10 +2,11 @@
 
 import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
-import { foldEntries, type JobFile } from '@/core/job-file';
+import type { JobFile } from '@/core/job-file';
 import type { UnitSystem } from '@/core/quantities';
 import type { ShowerWish } from '@/core/thermal';
 import { JobFrame } from '@/features/bench/job-frame';
+import { useJobState } from '@/features/bench/use-job-state';
 import { JobFamily, useFamily, useWords } from '@/features/record/family-context';
 import { useJobRecord } from '@/features/record/use-job-record';
 import { ClockTools } from './clock-tools';
@@ -40,10 +41,7 @@ function Temperatures({ initial, system }: { initial: JobFile; system: UnitSyste
   const record = useJobRecord(initial);
   const { job, append } = record;
   const family = useFamily();
-  const state = useMemo(
-    () => foldEntries(job.entries, family.catalogue, new Date().toISOString()),
-    [job.entries, family],
-  );
+  const state = useJobState(job, family);
   const log = useLog(record);
   const reached = useInstruments();
   const [wish, setWish] = useState<ShowerWish>();
