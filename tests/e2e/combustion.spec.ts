@@ -7,6 +7,7 @@ import {
   currentCheck,
   doSteps,
   enterAnswer,
+  isAwake,
   isPhone,
   openJob,
   sentJob,
@@ -75,6 +76,23 @@ test('an analyser’s file is read in, mapped, judged beside its limits, and sto
   await page.goto(`${baseUrl()}/jobs/${jobId}/report`);
   await expect(page.getByRole('heading', { name: 'Combustion' })).toBeVisible();
   await expect(page.getByRole('row', { name: /stopped/ })).toContainText('900 ppm');
+});
+
+test('of air nothing follows: no loss, no efficiency, nothing right', async ({ page }) => {
+  const jobId = await open(page, 'Air');
+  await page.goto(`${baseUrl()}/jobs/${jobId}/combustion`);
+  await isAwake(page);
+  await page.getByRole('button', { name: 'Bring in a printout' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog
+    .locator('input')
+    .setInputFiles(file('air.csv', 'O2;20,6;%\nCO;0;ppm\nT flue;24;°C\nT air;18;°C\n'));
+  await expect(dialog.getByText(/No flame: the probe breathed air/)).toBeVisible();
+  await dialog.getByRole('button', { name: 'Take it into the job' }).click();
+  await expect(page.getByText(/20.6 % oxygen is air/)).toBeVisible();
+  await expect(page.getByText(/by Siegert/)).toHaveCount(0);
+  await page.goto(`${baseUrl()}/jobs/${jobId}/report`);
+  await expect(page.getByRole('row', { name: /no flame/ })).toContainText('air, of which nothing');
 });
 
 test('burners are looked at one by one, and the worst of them is the finding', async ({ page }) => {

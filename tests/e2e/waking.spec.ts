@@ -31,6 +31,22 @@ test('a tap before the page answers is done once it does, and once only', async 
   await expect(reasons).toBeVisible();
 });
 
+test('two buttons that are tapped before the page answers are both done, in their order', async ({
+  page,
+}) => {
+  const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Early taps' });
+  await currentCheck(page);
+  const wake = await slowCode(page);
+  await page.goto(`${baseUrl()}/jobs/${jobId}`, { waitUntil: 'commit' });
+  await page.getByRole('button', { name: /Why this one/ }).click();
+  await page.getByRole('button', { name: 'Make safe', exact: true }).click();
+  await wake();
+  await expect(
+    page.getByRole('dialog').getByRole('button', { name: 'Enter what was read' }),
+  ).toBeVisible();
+  await expect(page.getByText(/Order, live work/)).toHaveCount(1);
+});
+
 test('the code of a family that does not come is asked for until it does, and the tap is done then', async ({
   page,
 }) => {

@@ -22,33 +22,53 @@ export function AnalysisFigures({
       {worked && (
         <>
           <p className="text-lead font-semibold">{outcomeWords[worked.outcome]}</p>
-          <table className="mt-1 w-full text-left">
-            <caption className="sr-only">Figures beside their limits</caption>
-            <tbody>
-              {worked.figures.map(({ figure, value, bounds, grade }) => (
-                <tr key={figure} className="border-t border-hair align-baseline">
-                  <th scope="row" className="py-1 pr-2 font-medium">
-                    {figureWords[figure].words}
-                  </th>
-                  <td className="pr-2 font-semibold text-act">
-                    {figureText(figure, value, system)}
-                  </td>
-                  <td
-                    className={`pr-2 ${grade === 'right' ? '' : grade === 'stop' ? 'font-semibold text-heat' : 'font-semibold'}`}
-                  >
-                    {gradeWords[grade]}
-                  </td>
-                  <td className="text-ink-2">
-                    {rightWords(figure, bounds.right, system)}; {bounds.source}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-          <Worked worked={worked} system={system} />
+          {worked.outcome === 'no-flame' ? (
+            <p>
+              {percentText(worked.result.oxygenPercent)} oxygen is air. Nothing else follows from
+              these figures: neither loss nor carbon monoxide of a flame. Take it again once the
+              burner has burned for five minutes.
+            </p>
+          ) : (
+            <Figures worked={worked} system={system} />
+          )}
         </>
       )}
     </div>
+  );
+}
+
+function Figures({
+  worked,
+  system,
+}: {
+  worked: NonNullable<JudgedAnalysis['worked']>;
+  system: UnitSystem;
+}) {
+  return (
+    <>
+      <table className="mt-1 w-full text-left">
+        <caption className="sr-only">Figures beside their limits</caption>
+        <tbody>
+          {worked.figures.map(({ figure, value, bounds, grade }) => (
+            <tr key={figure} className="border-t border-hair align-baseline">
+              <th scope="row" className="py-1 pr-2 font-medium">
+                {figureWords[figure].words}
+              </th>
+              <td className="pr-2 font-semibold text-act">{figureText(figure, value, system)}</td>
+              <td
+                className={`pr-2 ${grade === 'right' ? '' : grade === 'stop' ? 'font-semibold text-heat' : 'font-semibold'}`}
+              >
+                {gradeWords[grade]}
+              </td>
+              <td className="text-ink-2">
+                {rightWords(figure, bounds.right, system)}; {bounds.source}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <Worked worked={worked} system={system} />
+    </>
   );
 }
 

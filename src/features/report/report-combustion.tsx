@@ -67,7 +67,11 @@ function Row({
       <th scope="row" className="py-1 pr-3 font-medium">
         {isAfterRepair ? 'after' : 'as found'}, {fire} fire, {clockTime(at, job.job.timeZone)}
       </th>
-      {worked ? (
+      {worked?.outcome === 'no-flame' ? (
+        <td colSpan={6} className="pr-3">
+          O2 {percentText(worked.result.oxygenPercent)}: air, of which nothing else follows
+        </td>
+      ) : worked ? (
         <>
           <td className="pr-3">{percentText(worked.result.oxygenPercent)}</td>
           <td className="pr-3">{ppm(worked.analysis.carbonMonoxidePpm)}</td>

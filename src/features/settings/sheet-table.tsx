@@ -13,7 +13,7 @@ import type { SettingEntry } from '@/core/job-file';
 import type { SettingsSheet, SheetLine, SheetParameter } from '@/core/settings';
 import type { JobRecord, NewEntry } from '@/features/record/use-job-record';
 import { useDraft } from '@/features/record/use-draft';
-import { reasons, type Reason } from './reasons';
+import { ReasonOptions, type Reason } from './reasons';
 
 /** Hours are what a time switch is read in, minutes a delay; seconds are what is kept. */
 const times = {
@@ -136,11 +136,7 @@ function Line({
             }}
           >
             <option value="">{left === undefined ? 'left alone' : 'no word'}</option>
-            {Object.entries(reasons).map(([id, words]) => (
-              <option key={id} value={id}>
-                {words}
-              </option>
-            ))}
+            <ReasonOptions />
           </select>
         </label>
       </div>

@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useRef } from 'react';
+import { useLayoutEffect, useRef } from 'react';
 
 /** A part that never comes leaves an error page in its place, which is to be tapped too: looked for so often. */
 const lookMilliseconds = 250;
@@ -11,7 +11,8 @@ const lookMilliseconds = 250;
  */
 export function Awake() {
   const mark = useRef<HTMLSpanElement>(null);
-  useEffect(() => {
+  // Before it is painted: what is seen for the first time answers at once.
+  useLayoutEffect(() => {
     delete mark.current?.dataset.sleeps;
     const wake = () => {
       window.ohmmeterAwake?.();

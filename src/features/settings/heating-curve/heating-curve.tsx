@@ -18,7 +18,7 @@ import {
   type SystemSheetContext,
 } from '@/core/settings';
 import type { JobRecord, NewEntry } from '@/features/record/use-job-record';
-import { reasons, type Reason } from '../reasons';
+import { ReasonOptions, type Reason } from '../reasons';
 import { CurveDrawing } from './curve-drawing';
 import { bounds, type Ends, type Handle } from './curve-scale';
 
@@ -97,11 +97,7 @@ export function HeatingCurveEditor({
               value={why}
               onChange={(event) => setWhy(event.target.value as Reason)}
             >
-              {Object.entries(reasons).map(([id, words]) => (
-                <option key={id} value={id}>
-                  {words}
-                </option>
-              ))}
+              <ReasonOptions />
             </select>
           </label>
           <button type="button" className="button button-act" onClick={() => void enter()}>

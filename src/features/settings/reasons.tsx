@@ -3,7 +3,7 @@ import type { SettingEntry } from '@/core/job-file';
 /** Why a setting was left as it is. */
 export type Reason = NonNullable<SettingEntry['why']>;
 
-export const reasons: Readonly<Record<Reason, string>> = {
+const reasons: Readonly<Record<Reason, string>> = {
   'customers-wish': 'customer’s wish',
   corrected: 'corrected',
   'matched-to-emitter': 'matched to emitter',
@@ -12,3 +12,11 @@ export const reasons: Readonly<Record<Reason, string>> = {
   'for-a-test': 'turned for a test',
   temporary: 'temporary',
 };
+
+/** The reasons, to choose one. */
+export const ReasonOptions = () =>
+  Object.entries(reasons).map(([id, words]) => (
+    <option key={id} value={id}>
+      {words}
+    </option>
+  ));
