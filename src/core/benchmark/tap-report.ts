@@ -43,7 +43,7 @@ export function tapReportOf(
     '',
     '## Floors',
     '',
-    'Of the family’s contract, at a wrong verdict of 90 minutes. Its study drew its units from its own tables; these are not drawn so, and the contract was mended after its study, with faults and checks that the study had not. The last column is the planner on units out of the tables that it has now, as the study drew them. It proves nothing of real units, but bounds what can be had: where it does not reach a floor either, no plan at 90 minutes does with what the checks of this contract tell apart.',
+    'Of the family’s contract, at a wrong verdict of 90 minutes. Its study drew its units from its own tables; these are not drawn so, and the contract was mended after its study, with faults and checks that the study had not. The last column is the planner on units out of the tables that it has now, as the study drew them. It proves nothing of real units; it tells how much of a missing figure is this planner with the checks of this contract, and how much the difference between belief and these units.',
     '',
     table(
       ['figure', 'floor', 'reached', '', 'where the world is as believed'],

@@ -1,4 +1,4 @@
-import type { JudgedAnalysis } from '@/core/combustion';
+import type { GradedFigure, JudgedAnalysis } from '@/core/combustion';
 import { valueText, type UnitSystem } from '@/core/quantities';
 import { figureText, figureWords, gradeWords, outcomeWords, percentText } from './combustion-words';
 
@@ -23,13 +23,23 @@ export function AnalysisFigures({
         <>
           <p className="text-lead font-semibold">{outcomeWords[worked.outcome]}</p>
           {worked.outcome === 'no-flame' ? (
-            <p>
-              {percentText(worked.result.oxygenPercent)} oxygen is air. Nothing else follows from
-              these figures: neither loss nor carbon monoxide of a flame. Take it again once the
-              burner has burned for five minutes.
-            </p>
+            <>
+              <p>
+                {percentText(worked.result.oxygenPercent)} oxygen is air. Of a flame nothing follows
+                from these figures, neither loss nor carbon monoxide. Take it again once the burner
+                has burned for five minutes.
+              </p>
+              {/* What stands in the room's air counts without a flame too. */}
+              <FigureTable
+                figures={worked.figures.filter(({ figure }) => figure === 'ambient')}
+                system={system}
+              />
+            </>
           ) : (
-            <Figures worked={worked} system={system} />
+            <>
+              <FigureTable figures={worked.figures} system={system} />
+              <Worked worked={worked} system={system} />
+            </>
           )}
         </>
       )}
@@ -37,38 +47,35 @@ export function AnalysisFigures({
   );
 }
 
-function Figures({
-  worked,
+function FigureTable({
+  figures,
   system,
 }: {
-  worked: NonNullable<JudgedAnalysis['worked']>;
+  figures: readonly GradedFigure[];
   system: UnitSystem;
 }) {
   return (
-    <>
-      <table className="mt-1 w-full text-left">
-        <caption className="sr-only">Figures beside their limits</caption>
-        <tbody>
-          {worked.figures.map(({ figure, value, bounds, grade }) => (
-            <tr key={figure} className="border-t border-hair align-baseline">
-              <th scope="row" className="py-1 pr-2 font-medium">
-                {figureWords[figure].words}
-              </th>
-              <td className="pr-2 font-semibold text-act">{figureText(figure, value, system)}</td>
-              <td
-                className={`pr-2 ${grade === 'right' ? '' : grade === 'stop' ? 'font-semibold text-heat' : 'font-semibold'}`}
-              >
-                {gradeWords[grade]}
-              </td>
-              <td className="text-ink-2">
-                {rightWords(figure, bounds.right, system)}; {bounds.source}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-      <Worked worked={worked} system={system} />
-    </>
+    <table className="mt-1 w-full text-left">
+      <caption className="sr-only">Figures beside their limits</caption>
+      <tbody>
+        {figures.map(({ figure, value, bounds, grade }) => (
+          <tr key={figure} className="border-t border-hair align-baseline">
+            <th scope="row" className="py-1 pr-2 font-medium">
+              {figureWords[figure].words}
+            </th>
+            <td className="pr-2 font-semibold text-act">{figureText(figure, value, system)}</td>
+            <td
+              className={`pr-2 ${grade === 'right' ? '' : grade === 'stop' ? 'font-semibold text-heat' : 'font-semibold'}`}
+            >
+              {gradeWords[grade]}
+            </td>
+            <td className="text-ink-2">
+              {rightWords(figure, bounds.right, system)}; {bounds.source}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }
 

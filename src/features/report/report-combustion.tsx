@@ -69,7 +69,8 @@ function Row({
       </th>
       {worked?.outcome === 'no-flame' ? (
         <td colSpan={6} className="pr-3">
-          O2 {percentText(worked.result.oxygenPercent)}: air, of which nothing else follows
+          O2 {percentText(worked.result.oxygenPercent)}: air, of which nothing follows; CO{' '}
+          {ppm(worked.analysis.carbonMonoxidePpm)} in it
         </td>
       ) : worked ? (
         <>
