@@ -1,7 +1,7 @@
 import type { Belief } from './belief';
 import type { CompiledFamily } from './compile';
 import { firstRepairs } from './first-repairs';
-import { fromScale, type OutcomeClass } from './meter';
+import { fromScale, partsOf, type OutcomeClass } from './meter';
 import type { Observable } from './model';
 import type { ObservableTable } from './observable-table';
 
@@ -87,19 +87,22 @@ function bandsOf(repair: string, parts: readonly ClassPart[]): ExpectedBand[] {
       }
       continue;
     }
-    const over = outcome.overRange;
-    overRange += over * mass;
-    if (over > 0.99) continue;
-    // What a straight line draws out beyond what can be read is shown up to there.
-    const { meter } = outcome;
-    const read = (scaled: number) =>
-      Math.min(meter.most, Math.max(meter.least ?? 0, fromScale(scaled, meter)));
-    stretches.push({
-      from: read(outcome.centre - 1.6 * outcome.spread),
-      to: read(outcome.centre + 1.6 * outcome.spread),
-      centre: read(outcome.centre),
-      mass: (1 - over) * mass,
-    });
+    for (const { share, of } of partsOf(outcome)) {
+      const own = share * mass;
+      if (own < least) continue;
+      const { overRange: over, meter, centre, spread } = of;
+      overRange += over * own;
+      if (over > 0.99) continue;
+      // What a straight line draws out beyond what can be read is shown up to there.
+      const read = (scaled: number) =>
+        Math.min(meter.most, Math.max(meter.least ?? 0, fromScale(scaled, meter)));
+      stretches.push({
+        from: read(centre - 1.6 * spread),
+        to: read(centre + 1.6 * spread),
+        centre: read(centre),
+        mass: (1 - over) * own,
+      });
+    }
   }
   return [
     ...merged(stretches).map(({ mass, ...range }) => ({

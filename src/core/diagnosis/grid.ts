@@ -43,9 +43,8 @@ export function gridOf({ unknowns }: FamilyModel<never>, kind: Hypothesis['grid'
   return {
     points,
     within: unknowns.map((each) => each[kind].within),
-    combinations({ gradients, floats }) {
-      let mask = 0;
-      if (!floats) gradients.forEach((each, u) => (mask |= each === 0 ? 0 : 1 << u));
+    combinations(prediction) {
+      const mask = maskOf(prediction);
       let found = byMask.get(mask);
       if (!found) {
         const keys = points.map(({ steps }) =>
@@ -61,6 +60,13 @@ export function gridOf({ unknowns }: FamilyModel<never>, kind: Hypothesis['grid'
       return found;
     },
   };
+}
+
+/** Unknowns that it depends on, as bits. */
+function maskOf({ gradients, floats, otherwise }: QuantityPrediction): number {
+  let mask = otherwise ? maskOf(otherwise.as) : 0;
+  if (!floats) gradients.forEach((each, u) => (mask |= each === 0 ? 0 : 1 << u));
+  return mask;
 }
 
 /** Points of a grid that 16 bits can number. */

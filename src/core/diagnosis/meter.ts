@@ -31,11 +31,28 @@ export interface QuantityClass {
   readonly spread: number;
   /** Chance that the meter shows over range on its widest range. */
   readonly overRange: number;
+  /** What is read in so many of all readings instead. */
+  readonly otherwise?: { readonly share: number; readonly as: QuantityClass };
 }
 
 export interface OutcomesClass {
   readonly kind: 'outcomes';
   readonly probabilities: Readonly<Record<string, number>>;
+}
+
+/** A class of several things that may be read, each on its own with its share; they sum to 1. */
+export function partsOf({ otherwise, ...own }: QuantityClass): readonly QuantityPart[] {
+  if (!otherwise) return [{ share: 1, of: own }];
+  const { share, as } = otherwise;
+  return [
+    { share: 1 - share, of: own },
+    ...partsOf(as).map((each) => ({ ...each, share: share * each.share })),
+  ];
+}
+
+export interface QuantityPart {
+  readonly share: number;
+  readonly of: Omit<QuantityClass, 'otherwise'>;
 }
 
 export function quantityClass(meter: MeterModel, centre: number, spread: number): QuantityClass {
@@ -67,6 +84,13 @@ export function rightDensity(result: EvidenceResult, outcome: OutcomeClass): num
     return result.kind === 'outcome' ? (outcome.probabilities[result.outcome] ?? 0) : 0;
   }
   if (result.kind === 'outcome') return 0;
+  return partsOf(outcome).reduce((sum, { share, of }) => sum + share * partDensity(result, of), 0);
+}
+
+function partDensity(
+  result: Exclude<EvidenceResult, { kind: 'outcome' }>,
+  outcome: QuantityPart['of'],
+): number {
   const { meter, centre, spread } = outcome;
   if (result.kind === 'over-range') {
     if (meter.overRangeAbove === undefined) return 0;

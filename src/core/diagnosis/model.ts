@@ -76,6 +76,8 @@ export interface QuantityPrediction {
   readonly variance: number;
   /** True where the terminal hangs free, so that a meter shows whatever it picks up. */
   readonly floats: boolean;
+  /** What is read in so many of all readings instead: a contact that comes and goes. */
+  readonly otherwise?: { readonly share: number; readonly as: QuantityPrediction };
 }
 
 /** What a good unit shows. */

@@ -1,6 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import { filamentGrid, lamp } from '../../../tests/lamp';
-import { compileFamily, type FamilyModel, type Observable } from '.';
+import {
+  compileFamily,
+  expectBands,
+  updateBelief,
+  type Evidence,
+  type EvidenceResult,
+  type FamilyModel,
+  type Observable,
+} from '.';
+import { rightDensity } from './meter';
+import { binOutcomes } from './outcome-bins';
 import { packTable, unpackTable } from './packed-table';
 
 /** The lamp, with what it shows given by hypothesis. */
@@ -80,6 +90,68 @@ describe('the classes of a reading', () => {
   });
 });
 
+/** A lamp whose socket burnt and makes again in three readings of ten. */
+const flickering: FamilyModel = {
+  ...lamp,
+  predictor: (observable) => (index) => {
+    const own = lamp.predictor(observable)(index);
+    const good = lamp.predictor(observable)(0);
+    return index === 2 && own.kind === 'quantity' && good.kind === 'quantity'
+      ? { ...own, value: 1e9, otherwise: { share: 0.3, as: good } }
+      : own;
+  },
+};
+
+describe('the class of a contact that comes and goes', () => {
+  const { family, table } = tableOf(flickering, { key: 'ohms' });
+  const burnt = table.classes[table.classOfRow[family.rowStart[2]! + 1]!]!;
+
+  it('gives each of its two readings its own share, and nothing between them', () => {
+    const density = (value: number) => rightDensity({ kind: 'number', value }, burnt);
+    const good = table.classes[table.classOfRow[family.rowStart[0]! + 1]!]!;
+    expect(density(40) / rightDensity({ kind: 'number', value: 40 }, good)).toBeCloseTo(0.3, 6);
+    expect(rightDensity({ kind: 'over-range' }, burnt)).toBeCloseTo(0.7, 2);
+    expect(density(4000)).toBeLessThan(1e-6);
+  });
+
+  it('is cut where the two lie apart, and its shares sum to one', () => {
+    const masses = new Float64Array(table.classes.length).fill(1);
+    const { count, shares } = binOutcomes(table.classes, masses);
+    const index = table.classes.indexOf(burnt);
+    const own = [...shares.subarray(index * count, (index + 1) * count)];
+    expect(own.reduce((sum, each) => sum + each, 0)).toBeCloseTo(1, 6);
+    expect(own.at(-1)).toBeCloseTo(0.7, 2);
+  });
+
+  it('is shown as two stretches of what may be read', () => {
+    const bands = expectBands(family, updateBelief(family, []), { key: 'ohms' });
+    const ofSocket = bands.filter(({ repair }) => repair === 'replace-socket');
+    expect(ofSocket.map(({ reads }) => reads.kind).sort()).toEqual(['over-range', 'range']);
+    const [over, range] = ['over-range', 'range'].map(
+      (kind) => ofSocket.find(({ reads }) => reads.kind === kind)!.probability,
+    );
+    expect(over! / range!).toBeCloseTo(7 / 3, 1);
+  });
+
+  it('explains two readings that disagree better than a steady fault does', () => {
+    const taken = (id: string, result: EvidenceResult): Evidence => ({
+      entryId: id,
+      checkId: 'ohms',
+      observable: { key: 'ohms' },
+      result,
+      repairsBefore: [],
+      errorRate: 0.03,
+    });
+    const open = taken('1', { kind: 'over-range' });
+    const whole = taken('2', { kind: 'number', value: 40.2 });
+    const oddsOfSocket = (evidence: readonly Evidence[]) => {
+      const { byHypothesis } = updateBelief(family, evidence);
+      return byHypothesis[2]! / byHypothesis[1]!;
+    };
+    expect(oddsOfSocket([open, whole])).toBeGreaterThan(5 * oddsOfSocket([open]));
+  });
+});
+
 describe('a table that is packed', () => {
   it.each(['ohms', 'look'])('comes back with the same classes: %s', (key) => {
     const { family, table } = tableOf(lamp, { key });
@@ -90,6 +162,14 @@ describe('a table that is packed', () => {
     expect(back.classes).toEqual(table.classes);
     expect(back.classOfRow).toEqual(table.classOfRow);
     expect(back.isFlat).toEqual(table.isFlat);
+  });
+
+  it('comes back with what is read otherwise', () => {
+    const { family, table } = tableOf(flickering, { key: 'ohms' });
+    const packed = JSON.parse(
+      JSON.stringify(packTable('ohms', table, family.rowStart)),
+    ) as Parameters<typeof unpackTable>[0];
+    expect(unpackTable(packed, family.rowStart).classes).toEqual(table.classes);
   });
 
   it('of another model is refused, not read into the wrong rows', () => {

@@ -48,12 +48,27 @@ export function openTable<O extends Observable>(
     return index;
   };
 
+  const quantityAt = (prediction: QuantityPrediction, grid: Grid, point: number): number => {
+    const { meter, otherwise } = prediction;
+    const { centre, spread } = placed(prediction, grid, point);
+    // Width and place go by the rounded spread: two classes with the same numbers are the same stretch of the scale.
+    const size = Math.round(Math.log(spread) * spreadSteps);
+    const width = classWidth * Math.min(Math.exp(size / spreadSteps), 0.05);
+    const at = Math.round(centre / width);
+    const key = at * 1024 + size + 512;
+    const own = () => quantityClass(meter, centre, spread);
+    if (!otherwise) return classFor(key, own);
+    const { share } = otherwise;
+    const of = quantityAt(otherwise.as, grid, point);
+    return classFor(`${key} ${share} ${of}`, () => {
+      const as = classes[of]!;
+      return as.kind === 'quantity' ? { ...own(), otherwise: { share, as } } : own();
+    });
+  };
+
   const ownVariance = (observable.ownSpread ?? 0) ** 2;
   const place = (given: Prediction, grid: Grid): Placed => {
-    const prediction =
-      given.kind === 'quantity' && ownVariance > 0
-        ? { ...given, variance: given.variance + ownVariance }
-        : given;
+    const prediction = given.kind === 'quantity' ? withVariance(given, ownVariance) : given;
     if (prediction.kind === 'outcomes') {
       const { probabilities } = prediction;
       // Two looks with the same shares for different answers are not alike: the names belong to the class.
@@ -67,16 +82,7 @@ export function openTable<O extends Observable>(
       };
     }
     const { ofPoint, representatives } = grid.combinations(prediction);
-    const found = representatives.map((point) => {
-      const { centre, spread } = placed(prediction, grid, point);
-      // Width and place go by the rounded spread: two classes with the same numbers are the same stretch of the scale.
-      const size = Math.round(Math.log(spread) * spreadSteps);
-      const width = classWidth * Math.min(Math.exp(size / spreadSteps), 0.05);
-      const at = Math.round(centre / width);
-      return classFor(at * 1024 + size + 512, () =>
-        quantityClass(prediction.meter, centre, spread),
-      );
-    });
+    const found = representatives.map((point) => quantityAt(prediction, grid, point));
     return { found, ofPoint: found.every((each) => each === found[0]) ? undefined : ofPoint };
   };
 
@@ -122,6 +128,17 @@ export function openTable<O extends Observable>(
       if (filled === count) return;
       for (let h = 0; h < count; h++) if (isFilled[h] === 0) fill(h);
     },
+  };
+}
+
+/** What is read by hand is known so well, and no better, whatever is read. */
+function withVariance(prediction: QuantityPrediction, more: number): QuantityPrediction {
+  if (more === 0) return prediction;
+  const { variance, otherwise } = prediction;
+  return {
+    ...prediction,
+    variance: variance + more,
+    ...(otherwise ? { otherwise: { ...otherwise, as: withVariance(otherwise.as, more) } } : {}),
   };
 }
 

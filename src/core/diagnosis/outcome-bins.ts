@@ -1,4 +1,4 @@
-import { normalBelow, type OutcomeClass, type QuantityClass } from './meter';
+import { normalBelow, partsOf, type OutcomeClass, type QuantityPart } from './meter';
 
 /** The outcomes of a check cut into a few bins, with the probability of each under each class, taken rightly. */
 export interface OutcomeBins {
@@ -45,20 +45,24 @@ function binByCuts(
   cuts: readonly number[],
 ): OutcomeBins {
   const inRange = cuts.length + 1;
-  const goesOver = classes.some((each) => each.kind === 'quantity' && each.overRange > 0);
+  const goesOver = classes.some(
+    (each) => each.kind === 'quantity' && partsOf(each).some(({ of }) => of.overRange > 0),
+  );
   const count = goesOver ? inRange + 1 : inRange;
   const shares = new Float64Array(classes.length * count);
   for (let c = 0; c < classes.length; c++) {
     const each = classes[c]!;
     if (each.kind !== 'quantity' || masses[c]! < leastMass) continue;
-    const { centre, spread, overRange } = each;
-    let below = 0;
-    for (let bin = 0; bin < inRange; bin++) {
-      const upTo = bin < cuts.length ? normalBelow((cuts[bin]! - centre) / spread) : 1;
-      shares[c * count + bin] = (1 - overRange) * (upTo - below);
-      below = upTo;
+    for (const { share, of } of partsOf(each)) {
+      const { centre, spread, overRange } = of;
+      let below = 0;
+      for (let bin = 0; bin < inRange; bin++) {
+        const upTo = bin < cuts.length ? normalBelow((cuts[bin]! - centre) / spread) : 1;
+        shares[c * count + bin]! += share * (1 - overRange) * (upTo - below);
+        below = upTo;
+      }
+      if (goesOver) shares[c * count + inRange]! += share * overRange;
     }
-    if (goesOver) shares[c * count + inRange] = overRange;
   }
   return { count, shares };
 }
@@ -69,10 +73,13 @@ const mostCuts = 4;
 
 /** Midway between neighbouring predictions that lie further apart than their spreads; the widest gaps first. */
 function cutPoints(classes: readonly OutcomeClass[], masses: Float64Array): number[] {
-  const present: QuantityClass[] = [];
+  const present: QuantityPart['of'][] = [];
   for (let c = 0; c < classes.length; c++) {
     const each = classes[c]!;
-    if (masses[c]! > leastCutMass && each.kind === 'quantity') present.push(each);
+    if (masses[c]! <= leastCutMass || each.kind !== 'quantity') continue;
+    for (const { share, of } of partsOf(each)) {
+      if (masses[c]! * share > leastCutMass) present.push(of);
+    }
   }
   present.sort((one, other) => one.centre - other.centre);
   const cuts: { at: number; gap: number }[] = [];

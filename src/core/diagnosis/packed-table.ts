@@ -1,4 +1,4 @@
-import { quantityClass, type OutcomeClass } from './meter';
+import { quantityClass, type OutcomeClass, type QuantityClass } from './meter';
 import type { MeterModel } from './model';
 import type { ObservableTable } from './observable-table';
 
@@ -19,10 +19,14 @@ export interface PackedTable {
 type PackedClasses =
   | {
       readonly meter: MeterModel;
-      /** Centre and spread on the meter's scale. */
-      readonly at: readonly (readonly [centre: number, spread: number])[];
+      /** Centre and spread on the meter's scale; and what is read otherwise, in so many of all readings. */
+      readonly at: readonly PackedQuantity[];
     }
   | { readonly probabilities: readonly Readonly<Record<string, number>>[] };
+
+type PackedQuantity =
+  | readonly [centre: number, spread: number]
+  | readonly [centre: number, spread: number, share: number, otherwise: PackedQuantity];
 
 /** Packs a table that is filled. */
 export function packTable(
@@ -92,13 +96,24 @@ function packClasses(classes: readonly OutcomeClass[]): PackedClasses {
   }
   return {
     meter: first.meter,
-    at: classes.flatMap((each) =>
-      each.kind === 'quantity' ? [[each.centre, each.spread] as const] : [],
-    ),
+    at: classes.flatMap((each) => (each.kind === 'quantity' ? [packQuantity(each)] : [])),
   };
+}
+
+const packQuantity = ({ centre, spread, otherwise }: QuantityClass): PackedQuantity =>
+  otherwise ? [centre, spread, otherwise.share, packQuantity(otherwise.as)] : [centre, spread];
+
+function unpackQuantity(
+  [centre, spread, share, otherwise]: PackedQuantity,
+  meter: MeterModel,
+): QuantityClass {
+  const own = quantityClass(meter, centre, spread);
+  return share === undefined || otherwise === undefined
+    ? own
+    : { ...own, otherwise: { share, as: unpackQuantity(otherwise, meter) } };
 }
 
 const unpackClasses = (packed: PackedClasses): OutcomeClass[] =>
   'meter' in packed
-    ? packed.at.map(([centre, spread]) => quantityClass(packed.meter, centre, spread))
+    ? packed.at.map((each) => unpackQuantity(each, packed.meter))
     : packed.probabilities.map((probabilities) => ({ kind: 'outcomes', probabilities }));

@@ -6,6 +6,8 @@ export interface Random {
   normal(): number;
   /** Even between two values. */
   between(range: { readonly least: number; readonly most: number }): number;
+  /** Even over the decades between two values: what clogs or burns comes in all sizes. */
+  overDecades(range: { readonly least: number; readonly most: number }): number;
   /** Log-normal about a middle value. */
   near(about: { readonly middle: number; readonly logSpread: number }): number;
   /** True with the given probability. */
@@ -24,10 +26,13 @@ export function seededRandom(seed: number): Random {
     return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296;
   };
   const normal = () => Math.sqrt(-2 * Math.log(1 - next())) * Math.cos(2 * Math.PI * next());
+  const between: Random['between'] = ({ least, most }) => least + (most - least) * next();
   return {
     next,
     normal,
-    between: ({ least, most }) => least + (most - least) * next(),
+    between,
+    overDecades: ({ least, most }) =>
+      Math.exp(between({ least: Math.log(least), most: Math.log(most) })),
     near: ({ middle, logSpread }) => middle * Math.exp(logSpread * normal()),
     chance: (probability) => next() < probability,
     pick(weighted) {

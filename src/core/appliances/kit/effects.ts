@@ -4,9 +4,8 @@ import type { ActionEntry, Entry } from '../../job-file/generated/job-types';
 /** What a check changes on the unit when it is taken; where it depends on what was found, by the value that was found. */
 export type CheckEffects = readonly Effect[] | Readonly<Record<string, readonly Effect[]>>;
 
-/** Whatever was found. */
-export const everyEffect = (of: CheckEffects): readonly Effect[] =>
-  isList(of) ? of : Object.values(of).flat();
+/** Whether it changes the same whatever is found. */
+export const isWhateverFound = (of: CheckEffects): of is readonly Effect[] => Array.isArray(of);
 
 export interface EffectSource {
   /** Dials of `set-dial`, and the key of each in a state. */
@@ -30,7 +29,7 @@ export function effectsOf(source: EffectSource, entry: Entry): readonly Effect[]
     case 'observation': {
       const own = entry.check === undefined ? undefined : ownOf(checks, entry.check);
       if (!own) return none;
-      if (isList(own)) return own;
+      if (isWhateverFound(own)) return own;
       return entry.kind === 'observation' ? (ownOf(own, entry.value) ?? none) : none;
     }
     case 'action':
@@ -71,8 +70,6 @@ function actionEffects({ dials, ends }: EffectSource, entry: ActionEntry): reado
 }
 
 const none: readonly Effect[] = [];
-
-const isList = (effects: CheckEffects): effects is readonly Effect[] => Array.isArray(effects);
 
 const ownOf = <T>(of: Readonly<Record<string, T>>, key: string): T | undefined =>
   Object.hasOwn(of, key) ? of[key] : undefined;

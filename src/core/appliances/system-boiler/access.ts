@@ -1,5 +1,6 @@
 import { fireAccess, fireEffects, fireStops } from '../gas-fired/access';
 import type { CheckEffects } from '../kit/effects';
+import { relayTapped } from './faults';
 import type {
   AccessDeclaration,
   AccessFactDeclaration,
@@ -130,7 +131,10 @@ export const access: AccessDeclaration = {
   },
 };
 
-export const effects: Readonly<Record<string, CheckEffects>> = fireEffects;
+export const effects: Readonly<Record<string, CheckEffects>> = {
+  ...fireEffects,
+  'relay-tap': { clicks: [{ done: relayTapped }] },
+};
 
 /** What ends the diagnosis, with what to do first. Local codes and the gas supplier's rules come before these words. */
 export const stops: StopDeclaration = {

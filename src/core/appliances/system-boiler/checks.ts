@@ -81,7 +81,7 @@ export const checks: Readonly<Record<string, CheckWords>> = {
   ),
   'relay-tap': looked(
     'Tap the relay',
-    'One tap with an insulated handle, no hammer: does anything click on?',
+    'One tap with an insulated handle, no hammer: does anything click on? What lives then may die again: it is found, not mended.',
     { nothing: 'nothing', clicks: 'clicks on' },
     'live',
   ),

@@ -1,20 +1,59 @@
-import type { SignalMode } from '../kit/signal/declaration';
+import type { SignalMode, SignalVariant } from '../kit/signal/declaration';
+import { isDone, type UnitState } from '../kit/unit-state';
 import { ladder, plain } from '../kit/signal/fault-modes';
 import { deadControl } from '../gas-fired/dead-control';
 import type { SystemPlate } from './plate';
 
-/** A contact that burnt: most stand open, some have ohms. Common practice. */
-const burnt = (id: string, element: string): SignalMode => ({
-  id,
-  variants: [
-    { share: 0.75, changes: { [element]: 'open' } },
-    {
-      share: 0.25,
-      changes: { [element]: { value: 90 } },
-      spread: { [element]: 0.7 },
-    },
-  ],
-  beside: [{ share: 1, changes: { [element]: 'open' } }],
+/** What a click on a tap leaves behind. */
+export const relayTapped = 'relay-tapped';
+
+/**
+ * A joint that was knocked and clicked is closed for a while, and some fall open again before they are read; before that it
+ * stays as it is. Common practice.
+ */
+const closedWhereTapped = {
+  changes: {},
+  shareIn: (state: UnitState) => (isDone(state, relayTapped) ? 0.8 : 0),
+};
+
+/** One that comes and goes: open when somebody comes, or closed; and one reading in so many finds it the other way. */
+const comesAndGoes = (closedShare: number) => ({
+  changes: {},
+  shareIn: (state: UnitState) => (isDone(state, relayTapped) ? 0.8 : closedShare),
+});
+
+/** A contact that burnt: most stand open, so many have ohms, some come and go. Common practice. */
+const burnt = (id: string, element: string, withOhms: number): SignalMode => {
+  const open = (share: number, otherwise: SignalVariant['otherwise']): SignalVariant => ({
+    share,
+    changes: { [element]: 'open' },
+    otherwise,
+  });
+  return {
+    id,
+    variants: [
+      open(0.85 - withOhms, closedWhereTapped),
+      ...(withOhms > 0
+        ? [
+            {
+              share: withOhms,
+              changes: { [element]: { value: 90 } },
+              spread: { [element]: 0.7 },
+              otherwise: closedWhereTapped,
+            },
+          ]
+        : []),
+      open(0.075, comesAndGoes(0.15)),
+      open(0.075, comesAndGoes(0.85)),
+    ],
+    beside: [open(1, closedWhereTapped)],
+  };
+};
+
+/** The same of every way that a joint with ohms comes out. */
+const tappedShut = ({ variants, ...mode }: SignalMode): SignalMode => ({
+  ...mode,
+  variants: variants.map((each) => ({ ...each, otherwise: closedWhereTapped })),
 });
 
 /** Open in most units, short in the rest. Common practice. */
@@ -67,10 +106,10 @@ export function faults({ cylinderControl, mixingValve }: SystemPlate): readonly 
       'panel-fuse.ohm': 'open',
       'zone-1-to-common.ohm': { value: 1 },
     }),
-    burnt('zone-panel.supply-burnt', 'panel-joint.ohm'),
-    ladder('zone-panel.supply-resistive', 'panel-joint.ohm', [20, 200], 3),
+    burnt('zone-panel.supply-burnt', 'panel-joint.ohm', 0.25),
+    tappedShut(ladder('zone-panel.supply-resistive', 'panel-joint.ohm', [20, 200], 3)),
     plain('zone-panel.relay-1-coil', { 'coil-1.ohm': 'open' }),
-    plain('zone-panel.relay-1-pump-contact', { 'pump-contact-1.closed-ohm': 'open' }),
+    burnt('zone-panel.relay-1-pump-contact', 'pump-contact-1.closed-ohm', 0),
     plain('zone-panel.relay-1-welded', {
       'pump-contact-1.open-ohm': 'closed',
       'end-heat.open-ohm': 'closed',

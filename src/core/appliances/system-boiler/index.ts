@@ -248,6 +248,8 @@ export const systemBoiler = signalFamily<SystemPlate, SystemStanding>({
       ...present,
       controls: { ...present.controls, ...state?.controls },
       apart: state?.lifted ?? present.apart,
+      // What is read with the power off tells nothing of a joint that closes for a while.
+      done: state?.controls?.power === 'off' ? [] : present.done,
     };
   },
   standingKey: () => '',

@@ -73,7 +73,6 @@ export function drawCombi(faults: readonly string[], facts: CombiFacts, random: 
   const has = (fault: string) => faults.includes(fault);
   const between = ([least, most]: Range) => random.between({ least, most });
   /** What clogs takes resistance by the fourth power of its bore: evenly over the decades, not over the range. */
-  const clogged = ([least, most]: Range) => Math.exp(between([Math.log(least), Math.log(most)]));
   const sign = () => (random.chance(0.5) ? 1 : -1);
   const size = facts.inputWatt / 26_500;
   const shut = has('valve.part-shut') ? (random.chance(0.6) ? 'heating' : 'cold') : undefined;
@@ -103,7 +102,9 @@ export function drawCombi(faults: readonly string[], facts: CombiFacts, random: 
     roomCelsius: between(waterNumbers.roomCelsius),
     mainsBar: has('mains.low') ? between([0.1, 0.8]) : between(numbers.mainsBar),
     coldValve: shut === 'cold' ? between([15, 80]) : between(numbers.coldValve),
-    filter: has('tap-filter.blocked') ? clogged([9, 200]) : between(numbers.filter),
+    filter: has('tap-filter.blocked')
+      ? random.overDecades({ least: 9, most: 200 })
+      : between(numbers.filter),
     plates:
       between(numbers.plates) *
       (has('plate.scaled') ? between([1.1, 3]) : has('plate.blocked') ? between([1.3, 5]) : 1),
@@ -123,15 +124,19 @@ export function drawCombi(faults: readonly string[], facts: CombiFacts, random: 
     flowSetpoint: has('flow-setpoint.low') ? between([33, 49]) : between(numbers.flowSetpoint),
     head: pushed,
     headFall: between(numbers.headFall),
-    cell: has('primary-exchanger.restricted') ? clogged([55, 950]) : between(numbers.cell),
+    cell: has('primary-exchanger.restricted')
+      ? random.overDecades({ least: 55, most: 950 })
+      : between(numbers.cell),
     platesPrimary: between(numbers.platesPrimary) * (has('plate.blocked') ? between([1.5, 4]) : 1),
     radiators:
       shut === 'heating'
-        ? clogged([70, 800])
+        ? random.overDecades({ least: 70, most: 800 })
         : has('system.sludge')
-          ? clogged([35, 170])
+          ? random.overDecades({ least: 35, most: 170 })
           : between(numbers.radiators),
-    systemFilter: has('filter.blocked') ? clogged([80, 1300]) : between(numbers.systemFilter),
+    systemFilter: has('filter.blocked')
+      ? random.overDecades({ least: 80, most: 1300 })
+      : between(numbers.systemFilter),
     hoseMillimetre: has('hose.choked') ? between([2.3, 6.1]) : between([20, 22]),
     strays: has('diverter.stuck-heating') ? 1 : has('diverter.passing') ? between([0.22, 0.62]) : 0,
     transfer: (1 / (1 / rated + resistance)) * clear,

@@ -61,7 +61,6 @@ export function drawTankless(
   const has = (fault: string) => faults.includes(fault);
   const between = ([least, most]: Range) => random.between({ least, most });
   /** What clogs takes resistance by the fourth power of its bore: evenly over the decades, not over the range. */
-  const clogged = ([least, most]: Range) => Math.exp(between([Math.log(least), Math.log(most)]));
   const sign = () => (random.chance(0.5) ? 1 : -1);
   const wide = has('demand.over-capacity') ? between([0.1, 0.4]) : undefined;
   const control = has('flow-control.stuck') ? (random.chance(0.6) ? 'tight' : 'bypass') : undefined;
@@ -82,8 +81,12 @@ export function drawTankless(
     ),
     coldCelsius: between(waterNumbers.coldCelsius),
     mainsBar: has('mains.low-pressure') ? between([0.15, 1]) : between(numbers.mainsBar),
-    main: has('valve.part-shut') ? clogged([5, 80]) : between(numbers.main),
-    strainer: has('strainer.blocked') ? clogged([4, 160]) : between(numbers.strainer),
+    main: has('valve.part-shut')
+      ? random.overDecades({ least: 5, most: 80 })
+      : between(numbers.main),
+    strainer: has('strainer.blocked')
+      ? random.overDecades({ least: 4, most: 160 })
+      : between(numbers.strainer),
     heater:
       control === 'tight'
         ? between([8, 25])

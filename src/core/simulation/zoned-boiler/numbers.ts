@@ -16,6 +16,10 @@ export const zonedNumbers = {
   pumpOhm: [110, 320] as Range,
   callOhm: [700, 1600] as Range,
   senseOhm: [350, 900] as Range,
+  /** Burnt contacts that come and go, how often such a one changes between two readings, and what a knock leaves closed. */
+  contactComesAndGoes: 0.18,
+  contactChanges: { least: 0.08, most: 0.3 },
+  knockedShut: 0.7,
   /** Coils pick up above and let go below; a board goes out below. */
   pickUpVolt: [15.5, 19] as Range,
   boardVolt: [15.8, 18.2] as Range,

@@ -182,7 +182,7 @@ export function pumpRuns(unit: ZonedUnit, set: LadderSetting): boolean {
   const ladder = ladderOf(unit, set);
   if (has('zone-panel.relay-1-welded')) return !ladder.cylinder;
   const held = ladder.cylinder || has('zone-panel.priority-stuck');
-  return ladder.zone1 && !has('zone-panel.relay-1-pump-contact') && !held;
+  return ladder.zone1 && unit.hasPumpContact && !held;
 }
 
 /** What its display tells: by what the board has seen on its last calls. */

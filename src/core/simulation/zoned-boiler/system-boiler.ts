@@ -16,6 +16,7 @@ import { ladderOf, type LadderSetting } from './ladder';
 import { zonedNumbers as numbers, zonedWeights } from './numbers';
 import { codeOf, livedWith, lookAtZoned, pumpRuns, type ZonedState } from './sights';
 import { endOf, isAlive, litEnds, storedCelsius, type ZonedCall } from './ends';
+import { burntContact } from './burnt-contact';
 import { drawZoned, type ZonedFacts, type ZonedUnit } from './unit';
 import { zonedInTime } from './in-time';
 
@@ -70,6 +71,7 @@ function simulate(
       random,
     );
   let unit = own();
+  let contact = burntContact(unit);
   return {
     faults: drawn,
     repairs: [...new Set(drawn.map((each) => each.repair))].sort(),
@@ -84,17 +86,21 @@ function simulate(
       if (left.length === standing.length) return;
       standing = left;
       unit = own();
+      contact = burntContact(unit);
     },
     answer(check, state) {
       const { kind, quantity } = familyNames.checks[check]!;
       const at = stateOf(state);
+      const now = contact.asRead(random);
       if (check.startsWith('combustion-analysis'))
-        return printed(analysed(unit, at, random), unit, random);
+        return printed(analysed(now, at, random), now, random);
       if (kind === 'observation' || kind === 'code') {
-        return { kind: 'outcome', outcome: lookAtZoned(check, unit, at, random) };
+        const outcome = lookAtZoned(check, now, at, random);
+        if (check === 'relay-tap' && outcome === 'clicks') contact.knock(random);
+        return { kind: 'outcome', outcome };
       }
       if (random.chance(wrongReadings)) return slipOf(quantity, random);
-      return read(check, unit, at, random);
+      return read(check, now, at, random);
     },
   };
 }
@@ -205,7 +211,7 @@ function ohms(check: string, unit: ZonedUnit, { set }: ZonedState): number {
       return thermostatOhms(unit, set.zone1);
     case 'r-to-common-ohms': {
       if (has('w-zone-1.r-to-common')) return 1.2;
-      const paths = [1 / (unit.callOhm + 5), 1 / (unit.senseOhm + 5)];
+      const [throughCall, throughChain] = [1 / (unit.callOhm + 5), 1 / (unit.senseOhm + 5)];
       const isJoined =
         Number.isFinite(unit.jointOhm) && !has('w-24v.open') && !has('boiler-fuse.blown');
       const isChainShut = !has('limit.tripped') && !has('condensate.blocked') && unit.bar >= 0.5;
@@ -215,8 +221,8 @@ function ohms(check: string, unit: ZonedUnit, { set }: ZonedState): number {
         has('w-zone-1.shorted') ||
         (set.zone1 && !has('thermostat-1.never-closes') && !has('w-zone-1.open'));
       const siemens =
-        (isJoined && isChainShut ? paths[1]! : 0) +
-        (isJoined && isContactShut ? paths[0]! : 0) +
+        (isJoined && isChainShut ? throughChain : 0) +
+        (isJoined && isContactShut ? throughCall : 0) +
         (calls ? 1 / (0.43 * unit.coilOhm) : 0);
       return siemens > 0 ? 1 / siemens : Infinity;
     }

@@ -20,6 +20,9 @@ export interface ZonedUnit {
   readonly openVolt: number;
   readonly windingOhm: number;
   readonly jointOhm: number;
+  /** Whether the pump contact of relay 1 makes. */
+  readonly hasPumpContact: boolean;
+  readonly burntContact: BurntContact | undefined;
   readonly supplyWireOhm: number;
   readonly wireOhm: number;
   readonly contactOhm: number;
@@ -55,28 +58,56 @@ export interface ZonedUnit {
   readonly luck: number;
 }
 
+/** A contact that burnt: which, and how often it changes by itself from one reading to the next. */
+export interface BurntContact {
+  readonly of: 'joint' | 'pump';
+  readonly changes: number;
+  /** Whether it makes when somebody comes. */
+  readonly isMade: boolean;
+}
+
+function burntContactOf(has: (fault: string) => boolean, random: Random): BurntContact | undefined {
+  const of = has('zone-panel.supply-burnt')
+    ? 'joint'
+    : has('zone-panel.relay-1-pump-contact')
+      ? 'pump'
+      : has('zone-panel.supply-resistive')
+        ? 'joint'
+        : undefined;
+  if (!of) return undefined;
+  const comesAndGoes =
+    !has('zone-panel.supply-resistive') && random.chance(numbers.contactComesAndGoes);
+  return {
+    of,
+    changes: comesAndGoes ? random.between(numbers.contactChanges) : 0,
+    isMade: comesAndGoes && random.chance(0.5),
+  };
+}
+
 export function drawZoned(faults: readonly string[], facts: ZonedFacts, random: Random): ZonedUnit {
   const has = (fault: string) => faults.includes(fault);
   const between = ([least, most]: Range) => random.between({ least, most });
   const sign = () => (random.chance(0.5) ? 1 : -1);
-  const stays = (low: number, high: number) => Math.exp(between([Math.log(low), Math.log(high)]));
+  const overDecades = (least: number, most: number) => random.overDecades({ least, most });
   return {
     facts,
     has,
     feedShare: between(numbers.feedShare),
     openVolt: between(numbers.openVolt),
-    windingOhm: has('transformer.weak') ? stays(7, 45) : between(numbers.windingOhm),
+    windingOhm: has('transformer.weak') ? overDecades(7, 45) : between(numbers.windingOhm),
     jointOhm: has('zone-panel.supply-burnt')
       ? random.chance(0.72)
         ? Infinity
-        : stays(30, 300)
+        : overDecades(30, 300)
       : has('zone-panel.supply-resistive')
-        ? stays(15, 220)
+        ? overDecades(15, 220)
         : between(numbers.contactOhm),
+    hasPumpContact: !has('zone-panel.relay-1-pump-contact'),
+    burntContact: burntContactOf(has, random),
     supplyWireOhm: has('w-24v.open')
       ? Infinity
       : has('w-24v.resistive')
-        ? stays(8, 50)
+        ? overDecades(8, 50)
         : between(numbers.wireOhm),
     wireOhm: between(numbers.wireOhm),
     contactOhm: between(numbers.contactOhm),

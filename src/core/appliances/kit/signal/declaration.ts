@@ -41,6 +41,11 @@ export interface SignalVariant {
   readonly share: number;
   readonly changes: Changes;
   readonly spread?: Readonly<Record<string, number>>;
+  /** A contact that comes and goes: in so many of all readings it is changed so instead. */
+  readonly otherwise?: {
+    readonly changes: Changes;
+    shareIn(state: UnitState): number;
+  };
 }
 
 export type SignalMode = Mode<SignalVariant>;

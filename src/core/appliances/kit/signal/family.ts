@@ -6,7 +6,7 @@ import type { JobState } from '../../../job-file/state';
 import { parameterKinds, storageParameters, systemParameters } from '../../../settings/parameter';
 import { numberOf, type Quantity } from '../../../quantities';
 import type { ApplianceFamily, FamilyPlate, Target } from '../../appliance-family';
-import { effectsOf, everyEffect, type CheckEffects } from '../effects';
+import { effectsOf, isWhateverFound, type CheckEffects } from '../effects';
 import { hotTap } from '../hot-tap';
 import { isAllowed, type TechnicianLimits } from '../limits';
 import { resultQuantity, valueQuantity, type NamedCheck } from '../names';
@@ -379,9 +379,9 @@ function targetOf(entry: {
 }
 
 const donesOf = (each: CheckEffects): string[] =>
-  everyEffect(each).flatMap((effect) => ('done' in effect ? [effect.done] : []));
+  isWhateverFound(each) ? each.flatMap((effect) => ('done' in effect ? [effect.done] : [])) : [];
 
-/** What taking a check does once and for all, as flags of a plan's world. */
+/** What taking a check does once and for all, as flags of a plan's world: what hangs on what is found, no plan foresees. */
 function changesOf<Plate extends FamilyPlate, S extends Standing>(
   { effects }: SignalDeclaration<Plate, S>,
   check: string,

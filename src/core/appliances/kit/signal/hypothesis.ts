@@ -3,6 +3,7 @@ import type { FamilyPlate } from '../../appliance-family';
 import { changed, type Changes } from '../change';
 import { listHypotheses, noFault, type ChosenVariant } from '../list-hypotheses';
 import type { FamilyParameters } from '../parameters';
+import type { UnitState } from '../unit-state';
 import type { SignalDeclaration, SignalModel, SignalVariant, Standing } from './declaration';
 
 /** What may be wrong with a unit, with all that follows from it. */
@@ -13,6 +14,11 @@ export interface SignalHypothesis<S extends Standing> extends Hypothesis {
   /** Spread of each element's value beside it, natural logarithm. */
   readonly spread: Readonly<Record<string, number>>;
   readonly standing: S;
+  /** How the same unit is in so many of all readings instead. */
+  readonly otherwise?: {
+    readonly as: SignalHypothesis<S>;
+    shareIn(state: UnitState): number;
+  };
 }
 
 /** Pairs are considered, the weightiest first, until this share of all units with two faults is covered. */
@@ -28,6 +34,23 @@ export function signalHypotheses<Plate extends FamilyPlate, S extends Standing>(
   const modes = declaration.modes(plate).filter(({ id }) => (parameters.faultWeights[id] ?? 0) > 0);
   const isTolerated = Object.entries(declaration.tolerances) as [string, number][];
   const make = (
+    chosen: readonly ChosenVariant<SignalVariant>[],
+    weight: number,
+    grid: Hypothesis['grid'],
+  ): SignalHypothesis<S>[] => {
+    // One contact of a unit comes and goes at most.
+    const goes = chosen.find(({ variant }) => variant.otherwise);
+    const made = steady(chosen, weight, grid);
+    if (!goes) return made;
+    const { changes, shareIn } = goes.variant.otherwise!;
+    const others = steady(
+      chosen.map((each) => (each === goes ? { ...each, variant: { share: 1, changes } } : each)),
+      weight,
+      grid,
+    );
+    return made.map((each, k) => ({ ...each, otherwise: { as: others[k]!, shareIn } }));
+  };
+  const steady = (
     chosen: readonly ChosenVariant<SignalVariant>[],
     weight: number,
     grid: Hypothesis['grid'],

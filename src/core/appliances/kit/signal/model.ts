@@ -43,9 +43,16 @@ export function signalFamilyModel<Plate extends FamilyPlate, S extends Standing>
   const { names, questions, shared } = declaration;
   const tolerances: Readonly<Record<string, number | undefined>> = declaration.tolerances;
   const model = declaration.model(plate);
-  const hypotheses = signalHypotheses(declaration, model, plate, parameters);
+  const listed = signalHypotheses(declaration, model, plate, parameters);
+  // Behind them stands how those are otherwise whose contact comes and goes.
+  const hypotheses = [...listed, ...listed.flatMap(({ otherwise }) => otherwise?.as ?? [])];
+  const otherwiseOf = new Map(
+    listed
+      .flatMap((each, index) => (each.otherwise ? [index] : []))
+      .map((index, k) => [index, listed.length + k]),
+  );
   const byFaults = new Map<string, number[]>();
-  hypotheses.forEach(({ faults }, index) => {
+  listed.forEach(({ faults }, index) => {
     const key = faults.join(' ');
     byFaults.set(key, [...(byFaults.get(key) ?? []), index]);
   });
@@ -239,56 +246,74 @@ export function signalFamilyModel<Plate extends FamilyPlate, S extends Standing>
     return predictions;
   };
 
+  const predictorOf = (observable: SignalObservable): ((index: number) => Prediction) => {
+    if (observable.kind === 'question') {
+      const answers = declaration.answers[observable.question]!;
+      const { values } = questions[observable.question]!;
+      const found = seenIn(arrival);
+      const spread = spreadOnce(values);
+      return (index) => spread(answers(found(index, undefined)));
+    }
+    if (observable.kind === 'log') {
+      const { water } = declaration;
+      if (!water) throw new TypeError('a family without a tank has no logs of one');
+      const { log, state } = observable;
+      return logPredictor(
+        hypotheses.length,
+        (index) => {
+          const { elements, standing } = hypotheses[index]!;
+          return water.logTank({ plate, elements, standing, state });
+        },
+        log,
+      );
+    }
+    if (observable.kind === 'tap-log') {
+      const { tap } = declaration;
+      if (!tap) throw new TypeError('a family without a tap has no logs of one');
+      return tapLogPredictor(
+        tap,
+        hypotheses,
+        plate,
+        shared.map(({ element, spread }) => ({
+          element,
+          spread: parameters.values[spread] ?? 0,
+        })),
+        healthy[0]!,
+        observable as TapLogObservable,
+      );
+    }
+    const look = observable.kind === 'check' ? declaration.looks[observable.check] : undefined;
+    if (observable.kind !== 'check' || !look) return predictReading(observable);
+    const values = names.checks[observable.check]!.values!;
+    const found = seenIn(observable.state);
+    const standing = observable.standing as S | undefined;
+    const spread = spreadOnce(values);
+    return (index) => spread(look.predict(found(index, standing)));
+  };
+
   return {
-    hypotheses,
+    hypotheses: listed,
     unknowns: shared.map(({ element, spread }) => unknown(element, parameters.values[spread] ?? 0)),
     repairOf: names.faults,
     healthyIndex: healthy[0]!,
     unlisted: { share: parameters.unlistedShare ?? unlistedShare, repair: unlistedRepairId },
     repairFails: parameters.repairFails ?? repairFails,
     predictor(observable) {
-      if (observable.kind === 'question') {
-        const answers = declaration.answers[observable.question]!;
-        const { values } = questions[observable.question]!;
-        const found = seenIn(arrival);
-        const spread = spreadOnce(values);
-        return (index) => spread(answers(found(index, undefined)));
-      }
-      if (observable.kind === 'log') {
-        const { water } = declaration;
-        if (!water) throw new TypeError('a family without a tank has no logs of one');
-        const { log, state } = observable;
-        return logPredictor(
-          hypotheses.length,
-          (index) => {
-            const { elements, standing } = hypotheses[index]!;
-            return water.logTank({ plate, elements, standing, state });
-          },
-          log,
-        );
-      }
-      if (observable.kind === 'tap-log') {
-        const { tap } = declaration;
-        if (!tap) throw new TypeError('a family without a tap has no logs of one');
-        return tapLogPredictor(
-          tap,
-          hypotheses,
-          plate,
-          shared.map(({ element, spread }) => ({
-            element,
-            spread: parameters.values[spread] ?? 0,
-          })),
-          healthy[0]!,
-          observable as TapLogObservable,
-        );
-      }
-      const look = observable.kind === 'check' ? declaration.looks[observable.check] : undefined;
-      if (observable.kind !== 'check' || !look) return predictReading(observable);
-      const values = names.checks[observable.check]!.values!;
-      const found = seenIn(observable.state);
-      const standing = observable.standing as S | undefined;
-      const spread = spreadOnce(values);
-      return (index) => spread(look.predict(found(index, standing)));
+      const steady = predictorOf(observable);
+      if (otherwiseOf.size === 0 || !('state' in observable)) return steady;
+      const { state } = observable;
+      const mixed = new Map<Prediction, Map<Prediction, Prediction>>();
+      return (index) => {
+        const as = otherwiseOf.get(index);
+        const share = as === undefined ? 0 : listed[index]!.otherwise!.shareIn(state);
+        if (as === undefined || share === 0) return steady(index);
+        const [own, other] = [steady(index), steady(as)];
+        const known = mixed.get(own) ?? new Map<Prediction, Prediction>();
+        mixed.set(own, known);
+        const found = known.get(other) ?? mixedPrediction(own, other, share);
+        known.set(other, found);
+        return found;
+      };
     },
     afterRepairs(index, repairs) {
       const { faults, standing } = hypotheses[index]!;
@@ -307,6 +332,25 @@ export function signalFamilyModel<Plate extends FamilyPlate, S extends Standing>
         ),
       ];
     },
+  };
+}
+
+/** What shows as one thing, and in so many of all readings as another. */
+function mixedPrediction(own: Prediction, other: Prediction, share: number): Prediction {
+  if (own === other) return own;
+  if (own.kind === 'quantity' && other.kind === 'quantity') {
+    return { ...own, otherwise: { share, as: other } };
+  }
+  if (own.kind === 'quantity' || other.kind === 'quantity') return own;
+  const { probabilities } = other;
+  return {
+    kind: 'outcomes',
+    probabilities: Object.fromEntries(
+      Object.entries(own.probabilities).map(([value, each]) => [
+        value,
+        (1 - share) * each + share * (probabilities[value] ?? 0),
+      ]),
+    ),
   };
 }
 
