@@ -73,7 +73,7 @@ test('a burnt joint is found along the chain, and its panel exchanged for one la
   page,
 }) => {
   test.setTimeout(240_000);
-  const unit = simulated('zone-panel.supply-burnt', 5);
+  const unit = simulated('zone-panel.supply-burnt', 2);
   const jobId = await open(page, 'dead-display', 'Chain');
   await workOut(page, jobId, unit);
   await page.goto(`${baseUrl()}/jobs/${jobId}/repair`);

@@ -41,8 +41,8 @@ export function StateBar({ job, state, isHearing, trouble, openRun, onMakeSafe }
         <h1 className="sr-only lg:hidden">
           Job {head.number}, {site?.customer}
         </h1>
-        <div className="hidden min-w-0 flex-1 items-center gap-4 px-4 lg:flex">
-          <h1 className="text-[24px] font-semibold">{head.number}</h1>
+        <div className="hidden min-w-24 flex-1 items-center gap-4 px-4 lg:flex">
+          <h1 className="shrink-0 text-[24px] font-semibold">{head.number}</h1>
           <div className="min-w-0 leading-tight">
             <div className="truncate font-semibold">
               {site?.customer}, {site?.address}
@@ -63,7 +63,9 @@ export function StateBar({ job, state, isHearing, trouble, openRun, onMakeSafe }
             <span className="font-semibold">
               {isWorkedDead(family) ? 'Covers off' : 'As it stands'}
             </span>
-            {coversOff.map((each) => words.cover(each).replace(' cover', '')).join(', ')}
+            <span className="max-w-40 truncate xl:max-w-none">
+              {coversOff.map((each) => words.cover(each).replace(' cover', '')).join(', ')}
+            </span>
           </div>
         )}
         {state && state.lifted.length > 0 && (
@@ -71,7 +73,7 @@ export function StateBar({ job, state, isHearing, trouble, openRun, onMakeSafe }
             <span className="font-semibold text-act">
               {state.lifted.length} {state.lifted.length === 1 ? 'wire' : 'wires'} lifted
             </span>
-            <span className="hidden max-w-44 truncate lg:inline">
+            <span className="hidden max-w-28 truncate lg:inline">
               {state.lifted.map((each) => terminalName(each.end)).join(', ')}
             </span>
           </div>

@@ -14,9 +14,7 @@ export function PanelMap({ wires }: Pick<JobState, 'wires'>) {
   const noted = Object.values(wires);
   if (!noted.some((each) => each.mappedTo !== undefined)) return null;
   const olds = [...new Set(noted.map(({ end }) => String(end)))];
-  const news = [...new Set(noted.map((each) => belongsOn(each)))].sort((one, other) =>
-    one.localeCompare(other, 'en', { numeric: true }),
-  );
+  const news = placedOpposite(olds, noted);
   const y = (row: number) => head + row * rowHeight + rowHeight / 2;
   const height = head + Math.max(olds.length, news.length) * rowHeight + 4;
   const confirmed = noted.filter(({ backOn }) => backOn !== undefined).length;
@@ -39,6 +37,20 @@ export function PanelMap({ wires }: Pick<JobState, 'wires'>) {
       ))}
     </svg>
   );
+}
+
+/** A terminal that both parts have stands at the same height; one that the new part alone has, opposite the wire that goes there. */
+function placedOpposite(olds: readonly string[], wires: readonly WireRecord[]): string[] {
+  const names = [...new Set(wires.map((each) => belongsOn(each)))];
+  const places: string[] = [];
+  for (const name of names.filter((each) => olds.includes(each))) places[olds.indexOf(name)] = name;
+  for (const name of names.filter((each) => !olds.includes(each))) {
+    const opposite = olds.indexOf(String(wires.find((each) => belongsOn(each) === name)!.end));
+    let place = opposite;
+    while (places[place] !== undefined) place += 1;
+    places[place] = name;
+  }
+  return places.filter((each) => each !== undefined);
 }
 
 function Part({

@@ -1,0 +1,55 @@
+import { runFitted, type FittedHouse } from './fit';
+import { houseSlopes, type HouseSetting } from './house';
+import { solveLower } from './symmetric';
+
+/** What a radiator does when lockshields are moved. */
+export interface PredictedChange {
+  readonly fromCelsius: number;
+  readonly toCelsius: number;
+  /** One standard deviation of the change, K. */
+  readonly spread: number;
+}
+
+/**
+ * What the parallel form leaves out, as a share of the change and in K: real trunks are shared by some radiators, and a spindle
+ * is not set to the hair. Measured on simulated houses (docs/benchmarks/balancing.md).
+ */
+const byForm = { share: 0.4, kelvin: 0.3 };
+
+/** Change of every radiator's mean temperature, with how far that may be wrong by what is not known of the house. */
+export function predictChanges(
+  house: FittedHouse,
+  from: HouseSetting,
+  to: HouseSetting,
+): PredictedChange[] {
+  const [before, after] = [from, to].map((setting) => runFitted(house, setting));
+  const [slopesBefore, slopesAfter] = [from, to].map((setting) =>
+    houseSlopes(house.listed, house.values, setting),
+  );
+  return before!.map(({ meanCelsius: fromCelsius }, k) => {
+    const toCelsius = after![k]!.meanCelsius;
+    const { byIn, byOut } = slopesBefore![k]!;
+    const there = slopesAfter![k]!;
+    const slopes = house.spreads.map(
+      (spread, v) => (spread * (there.byIn[v]! + there.byOut[v]! - byIn[v]! - byOut[v]!)) / 2,
+    );
+    const known = solveLower(house.known, slopes).reduce((sum, y) => sum + y * y, 0);
+    const change = toCelsius - fromCelsius;
+    return {
+      fromCelsius,
+      toCelsius,
+      spread: Math.sqrt(known + byForm.kelvin ** 2 + (byForm.share * change) ** 2),
+    };
+  });
+}
+
+/** How far the means of these radiators lie apart, K: between the warmest and the coldest. */
+export function apartKelvin(
+  house: FittedHouse,
+  setting: HouseSetting,
+  members: readonly number[],
+): number {
+  const running = runFitted(house, setting);
+  const means = members.map((k) => running[k]!.meanCelsius);
+  return means.length === 0 ? 0 : Math.max(...means) - Math.min(...means);
+}
