@@ -77,6 +77,33 @@ export const logPhases = [
   'stopped',
 ] as const;
 
+/** What an entry of balancing tells: a radiator of the list, valves, what was read, who is left out, and how it ended. */
+export const balancingPhases = [
+  'radiator',
+  'warming',
+  'valve',
+  'boiler',
+  'surface',
+  'set-aside',
+  'taken-in',
+  'changed',
+  'ended',
+] as const;
+
+/** Panels and rows of fins of a panel radiator, or another kind. */
+export const radiatorKinds = ['10', '11', '21', '22', '33', 'column', 'towel'] as const;
+
+/** Why a radiator is left out of the balance. */
+export const asideReasons = [
+  'starved',
+  'sludge',
+  'air',
+  'shut',
+  'too-small',
+  'valve-stuck',
+  'other',
+] as const;
+
 const numbers: Schema = { type: 'array', items: { type: 'number' }, minItems: 1, maxItems: 20_000 };
 
 const liftedEnd: Schema = object({ wire: name, end: name });
@@ -269,6 +296,33 @@ const entries: Record<string, Schema> = {
       began: time,
       /** When it was, on the log's own clock. */
       second: { type: 'number' },
+    },
+  ),
+  /** Radiators balanced by their surfaces; each entry carries what its phase needs. */
+  balancing: entry(
+    'balancing',
+    { phase: oneOf(...balancingPhases) },
+    {
+      radiator: name,
+      room: text(80),
+      radiatorKind: oneOf(...radiatorKinds),
+      height: ref('measured'),
+      width: ref('measured'),
+      /** By its plate or the firm's table, at 75 in, 65 out and 20 °C in the room; by its size where absent. */
+      rated: ref('measured'),
+      roomTemperature: ref('measured'),
+      /** Of its lockshield. */
+      turnsFromShut: { type: 'number', minimum: 0, maximum: 10 },
+      as: oneOf('found', 'left'),
+      top: ref('measured'),
+      bottom: ref('measured'),
+      flow: ref('measured'),
+      return: ref('measured'),
+      aside: oneOf(...asideReasons),
+      /** What stood how before it was turned up for this, and goes back after it. */
+      found: text(400),
+      ended: oneOf('even', 'nothing-gains', 'stopped'),
+      isRestored: flag,
     },
   ),
   photo: entry('photo', { attachment: { type: 'string', pattern: '^[0-9a-f]{64}$' } }),

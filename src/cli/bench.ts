@@ -6,6 +6,8 @@ import { fileURLToPath } from 'node:url';
 import { isMainThread, parentPort, Worker, workerData } from 'node:worker_threads';
 import {
   at90,
+  balanceHouse,
+  balancingReportOf,
   benchedTaps,
   bestPossible,
   countContradictions,
@@ -29,6 +31,9 @@ import { seededRandom } from '../core/simulation';
 const unseenSeeds = [901, 902, 903, 904, 905];
 
 const gasId = 'gas-storage-pilot';
+const balancingId = 'balancing';
+/** Houses of each seed; by feel takes long and is no news. */
+const housesPerSeed = 40;
 
 const triple = {
   ohms: 'upper-element-ohms',
@@ -53,13 +58,13 @@ export async function bench(root: string, words: readonly string[]): Promise<num
   const [first, second] = words;
   const tap =
     first !== undefined && Object.hasOwn(benchedTaps, first) ? benchedTaps[first] : undefined;
-  const isNamed = first === gasId || tap !== undefined;
+  const isNamed = first === gasId || first === balancingId || tap !== undefined;
   const argument = isNamed ? second : first;
   const share = argument === undefined ? 1 : Number(argument);
   if (!(share > 0 && share <= 1) || words.length > (isNamed ? 2 : 1)) {
-    const named = [gasId, ...Object.keys(benchedTaps)].join(', ');
+    const named = [gasId, ...Object.keys(benchedTaps), balancingId].join(', ');
     console.error(
-      `A share of the units is a number above 0, up to 1; a family is one of ${named}.`,
+      `A share of the units is a number above 0, up to 1; what is named is one of ${named}.`,
     );
     return 2;
   }
@@ -75,9 +80,11 @@ export async function bench(root: string, words: readonly string[]): Promise<num
   const name = isNamed ? first! : 'diagnosis';
   const page = tap
     ? tapReportOf(tap, await runChunks(chunksOf(tapParts(tap), share)), circumstances)
-    : isNamed
-      ? gasReportOf(await runChunks(chunksOf(gasParts, share)), circumstances)
-      : await electricPage(share, circumstances);
+    : first === balancingId
+      ? balancingReportOf(balancedHouses(share), circumstances)
+      : isNamed
+        ? gasReportOf(await runChunks(chunksOf(gasParts, share)), circumstances)
+        : await electricPage(share, circumstances);
   const file = path.join(root, `docs/benchmarks/${name}.md`);
   if (share === 1) {
     mkdirSync(path.dirname(file), { recursive: true });
@@ -86,6 +93,17 @@ export async function bench(root: string, words: readonly string[]): Promise<num
   }
   console.log(page);
   return 0;
+}
+
+function balancedHouses(share: number) {
+  const count = Math.max(1, Math.round(housesPerSeed * share));
+  const seeds = unseenSeeds.flatMap((seed) =>
+    Array.from({ length: count }, (_, k) => seed * 1000 + k),
+  );
+  return {
+    model: seeds.map((seed) => balanceHouse(seed, 'model')),
+    byFeel: seeds.map((seed) => balanceHouse(seed, 'by-feel')),
+  };
 }
 
 function chunksOf(measured: readonly Part[], share: number): Chunk[] {

@@ -143,6 +143,12 @@ export interface SensorUse {
   typeOf(plate: JobFile['unit']['plate']): string;
 }
 
+/** Radiators that hang on a unit. */
+export interface RadiatorUse {
+  /** Means of top and bottom within this are even, K. */
+  readonly bandKelvin: number;
+}
+
 export interface SystemSettings {
   context(plate: FamilyPlate): Omit<SystemSheetContext, 'choice' | 'number'>;
 }
@@ -354,6 +360,8 @@ export interface ApplianceFamily {
   readonly system?: SystemSettings;
   /** How its flue gas is analysed, where it is. */
   readonly flue?: FlueAnalysis;
+  /** Radiators that hang on it and can be balanced. */
+  readonly radiators?: RadiatorUse;
   /** Sensors that are judged by their ohms. */
   readonly sensors?: SensorUse;
   /** Where a fault without a name sits. */

@@ -31,8 +31,8 @@ export interface FittedHouse {
   readonly known: Float64Array;
 }
 
-/** Spread of a surface reading, K, with what is common to the instrument. Common practice: ±1.5 K. */
-const surfaceSpread = 1.3;
+/** Spread of a surface reading, K: what is common to the instrument cancels, since only differences are evened. Common practice. */
+const surfaceSpread = 1;
 /** And of the return at the boiler, where pipes meet. */
 const returnSpread = 2;
 /** A reading that lies further off counts as so far: one off chrome does not bend a house. In spreads. */
@@ -44,7 +44,9 @@ const { headBar, shared, resistance, turnsToOpen, outputShare } = houseBeliefs;
 const beliefsOf = (count: number) => [
   headBar,
   shared,
-  ...[resistance, turnsToOpen, outputShare].flatMap((each) => new Array<typeof each>(count).fill(each)),
+  ...[resistance, turnsToOpen, outputShare].flatMap((each) =>
+    new Array<typeof each>(count).fill(each),
+  ),
 ];
 
 /** Offsets in spreads of what is believed; the values that they stand for. */

@@ -1,5 +1,5 @@
-import { runFitted, type FittedHouse } from './fit';
-import type { HouseSetting } from './house';
+import { runFitted, type FittedHouse, type ReadRound } from './fit';
+import type { HouseSetting, RunningRadiator } from './house';
 import { keySteps, openTurns } from './lockshield';
 import { apartKelvin } from './predict';
 
@@ -18,6 +18,9 @@ export type NextMoves =
       readonly why: 'even' | 'nothing-gains';
       readonly apartKelvin: number;
     };
+
+/** What is made even: the mean temperatures, or what each radiator takes from its water. */
+export type Aim = 'means' | 'drops';
 
 /** Mean of top and bottom within this, true and not as read. Common practice. */
 export const usualBandKelvin = 5;
@@ -38,16 +41,17 @@ export function nextMoves(
   setting: HouseSetting,
   members: readonly number[],
   bandKelvin = usualBandKelvin,
+  aim: Aim = 'means',
 ): NextMoves {
-  const apart = apartKelvin(house, setting, members);
+  const apart = apartKelvin(house, setting, members, valueOf[aim]);
   if (members.length < 2 || apart <= evenWithin * bandKelvin) {
     return { kind: 'stop', why: 'even', apartKelvin: apart };
   }
   let turns = [...setting.turns];
-  let score = scoreOf(house, { ...setting, turns }, members);
+  let score = scoreOf(house, { ...setting, turns }, members, aim);
   const listed = new Set<number>();
   for (let k = 0; k < mostMoves; k++) {
-    const best = bestMove(house, { ...setting, turns }, members, listed);
+    const best = bestMove(house, { ...setting, turns }, members, listed, aim);
     if (!best || score - best.score < leastGain) break;
     listed.add(best.radiator);
     turns = best.turns;
@@ -71,6 +75,7 @@ function bestMove(
   setting: HouseSetting,
   members: readonly number[],
   listed: ReadonlySet<number>,
+  aim: Aim,
 ) {
   const open = members.filter((each) => setting.turns[each]! >= openTurns);
   let best: { radiator: number; turns: number[]; score: number; walk: number } | undefined;
@@ -81,18 +86,64 @@ function bestMove(
       if (to === setting.turns[radiator] || (isLastOpen && to < openTurns)) continue;
       const turns = [...setting.turns];
       turns[radiator] = to;
-      const score = scoreOf(house, { ...setting, turns }, members) + walk;
+      const score = scoreOf(house, { ...setting, turns }, members, aim) + walk;
       if (!best || score < best.score) best = { radiator, turns, score, walk };
     }
   }
   return best;
 }
 
-/** What is made small: twice the spread of the means and half of what lies between the warmest and the coldest, K. */
-function scoreOf(house: FittedHouse, setting: HouseSetting, members: readonly number[]): number {
+const valueOf: Readonly<Record<Aim, (running: RunningRadiator) => number>> = {
+  means: ({ meanCelsius }) => meanCelsius,
+  drops: ({ inCelsius, outCelsius }) => inCelsius - outCelsius,
+};
+
+/** What is made small: twice the spread and half of what lies between the most and the least, K. */
+function scoreOf(
+  house: FittedHouse,
+  setting: HouseSetting,
+  members: readonly number[],
+  aim: Aim,
+): number {
   const running = runFitted(house, setting);
-  const means = members.map((k) => running[k]!.meanCelsius);
+  const means = members.map((k) => valueOf[aim](running[k]!));
   const mean = means.reduce((sum, each) => sum + each, 0) / means.length;
   const variance = means.reduce((sum, each) => sum + (each - mean) ** 2, 0) / means.length;
   return 2 * Math.sqrt(variance) + 0.5 * (Math.max(...means) - Math.min(...means));
+}
+
+/** Where a quarter turn begins to tell: from there on down. */
+const firstByFeel = 1.5;
+const leastByFeel = 0.25;
+
+/** By feel: the hottest as read, a quarter turn; half a turn where it is far out. No sums, and no word on the others. */
+export function byFeel(
+  round: ReadRound,
+  members: readonly number[],
+  bandKelvin = usualBandKelvin,
+): NextMoves {
+  const read = members.flatMap((radiator) => {
+    const [top, bottom] = [round.topCelsius[radiator], round.bottomCelsius[radiator]];
+    return top === undefined || bottom === undefined
+      ? []
+      : [{ radiator, mean: (top + bottom) / 2 }];
+  });
+  const sorted = read.sort((one, other) => other.mean - one.mean);
+  const apart = sorted.length > 1 ? sorted[0]!.mean - sorted.at(-1)!.mean : 0;
+  if (apart <= bandKelvin) return { kind: 'stop', why: 'even', apartKelvin: apart };
+  const middle = sorted[Math.floor(sorted.length / 2)]!.mean;
+  const hottest = sorted.find(({ radiator }) => round.turns[radiator]! > leastByFeel);
+  if (!hottest || hottest.mean <= middle) {
+    return { kind: 'stop', why: 'nothing-gains', apartKelvin: apart };
+  }
+  const fromTurns = round.turns[hottest.radiator]!;
+  const less = hottest.mean - middle > 8 ? 0.5 : 0.25;
+  const toTurns = fromTurns > firstByFeel ? firstByFeel : Math.max(leastByFeel, fromTurns - less);
+  const turns = [...round.turns];
+  turns[hottest.radiator] = toTurns;
+  return {
+    kind: 'moves',
+    moves: [{ radiator: hottest.radiator, fromTurns, toTurns }],
+    setting: { ...round, turns },
+  };
 }

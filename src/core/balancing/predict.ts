@@ -1,5 +1,5 @@
 import { runFitted, type FittedHouse } from './fit';
-import { houseSlopes, type HouseSetting } from './house';
+import { houseSlopes, type HouseSetting, type RunningRadiator } from './house';
 import { solveLower } from './symmetric';
 
 /** What a radiator does when lockshields are moved. */
@@ -11,10 +11,10 @@ export interface PredictedChange {
 }
 
 /**
- * What the parallel form leaves out, as a share of the change and in K: real trunks are shared by some radiators, and a spindle
- * is not set to the hair. Measured on simulated houses (docs/benchmarks/balancing.md).
+ * What the form leaves out, in K and as a share of the change: real trunks are shared by some radiators; a spindle that is set
+ * is not set to the hair, and not two valves open alike. Measured on simulated houses (docs/benchmarks/balancing.md).
  */
-const byForm = { share: 0.4, kelvin: 0.3 };
+const leftOut = { alone: { share: 0.4, kelvin: 0.3 }, set: { share: 0.4, kelvin: 2 } };
 
 /** Change of every radiator's mean temperature, with how far that may be wrong by what is not known of the house. */
 export function predictChanges(
@@ -35,21 +35,23 @@ export function predictChanges(
     );
     const known = solveLower(house.known, slopes).reduce((sum, y) => sum + y * y, 0);
     const change = toCelsius - fromCelsius;
+    const { share, kelvin } = from.turns[k] === to.turns[k] ? leftOut.alone : leftOut.set;
     return {
       fromCelsius,
       toCelsius,
-      spread: Math.sqrt(known + byForm.kelvin ** 2 + (byForm.share * change) ** 2),
+      spread: Math.sqrt(known + kelvin ** 2 + (share * change) ** 2),
     };
   });
 }
 
-/** How far the means of these radiators lie apart, K: between the warmest and the coldest. */
+/** How far these radiators lie apart, K: between the warmest and the coldest, by their means where nothing else is asked for. */
 export function apartKelvin(
   house: FittedHouse,
   setting: HouseSetting,
   members: readonly number[],
+  valueOf: (running: RunningRadiator) => number = ({ meanCelsius }) => meanCelsius,
 ): number {
   const running = runFitted(house, setting);
-  const means = members.map((k) => running[k]!.meanCelsius);
+  const means = members.map((k) => valueOf(running[k]!));
   return means.length === 0 ? 0 : Math.max(...means) - Math.min(...means);
 }

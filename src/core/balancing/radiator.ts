@@ -1,3 +1,5 @@
+import type { BalancingEntry } from '../job-file';
+
 /**
  * A radiator that its water crosses without mixing. EN 442: output goes with the 1.3rd power of the excess over the room.
  */
@@ -51,8 +53,7 @@ export function outputWatt(excessIn: number, cubicMetrePerHour: number, strength
 }
 
 /** Panels and fins of a panel radiator: the first digit counts panels, the second rows of fins. Common practice. */
-export const radiatorKinds = ['10', '11', '21', '22', '33', 'column', 'towel'] as const;
-export type RadiatorKind = (typeof radiatorKinds)[number];
+export type RadiatorKind = NonNullable<BalancingEntry['radiatorKind']>;
 
 /** Rated watts of a square metre of front at 600 mm height, 75/65/20 °C. Common practice: makers differ by a tenth. */
 const wattPerSquareMetre: Readonly<Record<RadiatorKind, number>> = {
@@ -66,15 +67,14 @@ const wattPerSquareMetre: Readonly<Record<RadiatorKind, number>> = {
 };
 const usualHeightMetre = 0.6;
 
+/** Kinds, from the thinnest. */
+export const radiatorKinds = Object.keys(wattPerSquareMetre) as RadiatorKind[];
+
 /**
  * Rated output by size and kind, where no plate or table says it, W: low ones give more by the square metre than high ones.
  * Within about a tenth; a fit corrects it.
  */
-export function ratedBySize(
-  kind: RadiatorKind,
-  heightMetre: number,
-  widthMetre: number,
-): number {
+export function ratedBySize(kind: RadiatorKind, heightMetre: number, widthMetre: number): number {
   const byHeight = (usualHeightMetre / heightMetre) ** 0.13;
   return wattPerSquareMetre[kind] * heightMetre * widthMetre * byHeight;
 }

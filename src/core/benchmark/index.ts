@@ -5,6 +5,8 @@
  * gasParts.some(({ name }) => name === 'gas-thermopile-engine') // true
  */
 
+export { balancingReportOf } from './balancing-report';
+export { balanceHouse, type BalancedHouse, type Balancer } from './balancing-study';
 export { countContradictions } from './contradictions';
 export { gasParts } from './gas-parts';
 export { gasReportOf } from './gas-report';

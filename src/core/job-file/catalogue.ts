@@ -48,6 +48,8 @@ export interface FamilyCatalogue {
   readonly deadPoints: readonly (readonly [string, string])[];
   /** Keys that a plate of this family must have, and every key that it may have. */
   readonly plate: { readonly required: readonly string[]; readonly known: ReadonlySet<string> };
+  /** Whether radiators hang on it that can be balanced. */
+  readonly heatsRadiators?: boolean;
   /** The check that a sheet of burners belongs to, where there are any. */
   readonly burnerCheck?: string;
   check(id: string): CatalogueCheck | undefined;

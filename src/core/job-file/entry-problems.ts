@@ -1,4 +1,5 @@
 import { burnerProblem, type BurnerLook } from '../combustion/burner-sheet';
+import { balancingProblems } from './balancing-problems';
 import type { FamilyCatalogue } from './catalogue';
 import { effectiveEntries } from './corrections';
 import { walkEntries } from './fold';
@@ -203,6 +204,8 @@ function ownProblems(entry: Entry, pointer: string, catalogue: FamilyCatalogue):
     }
     case 'log':
       return logProblems(entry, pointer);
+    case 'balancing':
+      return balancingProblems(entry, pointer, catalogue);
     case 'skip':
       return catalogue.check(entry.check) ? [] : [unknownCheck(pointer, entry.check, catalogue)];
     case 'setting':

@@ -38,13 +38,14 @@ export function stepIsolation(
   return isHands ? { ...after, lastAt: entry.at, visit: entry.visit ?? after.visit } : after;
 }
 
-/** What an office may write without being at the unit. */
+/** What is written without hands at the unit: in an office, or at the radiators. */
 export const atADesk: ReadonlySet<Entry['kind']> = new Set([
   'correction',
   'countersign',
   'verdict',
   'status',
   'part',
+  'balancing',
 ]);
 
 /** A proof is of the person who took it, of that visit, and of as long as somebody stays with the unit. */

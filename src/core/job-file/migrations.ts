@@ -33,6 +33,11 @@ export const migrations: readonly Migration[] = [
     to: [1, 5],
     bring: asItWas,
   },
+  {
+    name: 'radiators-balanced-by-their-surfaces',
+    to: [1, 6],
+    bring: asItWas,
+  },
 ];
 
 /** What this program writes. */

@@ -1,5 +1,6 @@
 import { isWorkedDead, workLooks, type ApplianceFamily } from '@/core/appliances';
 import { callEntryId } from '@/core/job-diagnosis';
+import { balancingResult, balancingTitle } from './balancing-words';
 import { logWords } from './log-words';
 import {
   currentEntry,
@@ -159,6 +160,8 @@ export class FamilyWords {
         return 'Countersigned';
       case 'log':
         return logTitles[entry.phase];
+      case 'balancing':
+        return balancingTitle(entry);
     }
   }
 
@@ -268,6 +271,8 @@ export class FamilyWords {
         return entry.action === 'proved-dead' ? provedWords(entry) : '';
       case 'log':
         return logWords(entry, system);
+      case 'balancing':
+        return balancingResult(entry, system);
       case 'code':
         return entry.display ?? entry.code;
       default:

@@ -1,3 +1,4 @@
+import { usualBandKelvin } from '../../balancing';
 import { loopParameters } from '../../settings/parameter';
 import { drawLimit } from '../../water';
 import { fireMeterOf } from '../gas-fired/meters';
@@ -230,6 +231,7 @@ export const combiBoiler = signalFamily<CombiPlate, CombiStanding>({
     'pressure-change-in-a-day': 5e3,
     'hose-bore': 0.6,
   },
+  radiators: { bandKelvin: usualBandKelvin },
   looks,
   answers,
   joint,

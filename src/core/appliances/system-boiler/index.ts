@@ -1,3 +1,4 @@
+import { usualBandKelvin } from '../../balancing';
 import type { JobFile } from '../../job-file/generated/job-types';
 import { judgeSensor, sensorType } from '../../sensors';
 import { fireMeterOf } from '../gas-fired/meters';
@@ -119,6 +120,7 @@ export const systemBoiler = signalFamily<SystemPlate, SystemStanding>({
     fuelOf,
     readOf,
   },
+  radiators: { bandKelvin: usualBandKelvin },
   sensors: {
     checks: Object.keys(sensorDrifts),
     typeOf: sensorCurveOf,

@@ -11,6 +11,7 @@ export type Entry =
   | SkipEntry
   | SeriesEntry
   | LogEntry
+  | BalancingEntry
   | PhotoEntry
   | WireEntry
   | PartEntry
@@ -462,6 +463,33 @@ export interface LogEntry {
   rate?: Measured;
   began?: string;
   second?: number;
+}
+export interface BalancingEntry {
+  id: string;
+  at: string;
+  kind: 'balancing';
+  phase: 'radiator' | 'warming' | 'valve' | 'boiler' | 'surface' | 'set-aside' | 'taken-in' | 'changed' | 'ended';
+  by?: string;
+  visit?: string;
+  note?: string;
+  state?: EntryState;
+  radiator?: string;
+  room?: string;
+  radiatorKind?: '10' | '11' | '21' | '22' | '33' | 'column' | 'towel';
+  height?: Measured;
+  width?: Measured;
+  rated?: Measured;
+  roomTemperature?: Measured;
+  turnsFromShut?: number;
+  as?: 'found' | 'left';
+  top?: Measured;
+  bottom?: Measured;
+  flow?: Measured;
+  return?: Measured;
+  aside?: 'starved' | 'sludge' | 'air' | 'shut' | 'too-small' | 'valve-stuck' | 'other';
+  found?: string;
+  ended?: 'even' | 'nothing-gains' | 'stopped';
+  isRestored?: boolean;
 }
 export interface PhotoEntry {
   id: string;

@@ -92,7 +92,8 @@ export function houseFlows(house: SimulatedHouse, turns: readonly number[]): num
   for (const leg of legs) {
     let behind = Infinity;
     for (const k of [...leg].reverse()) {
-      const together = 1 / Math.sqrt(branch[k]!) + (behind === Infinity ? 0 : 1 / Math.sqrt(behind));
+      const together =
+        1 / Math.sqrt(branch[k]!) + (behind === Infinity ? 0 : 1 / Math.sqrt(behind));
       behind = trunks[k]! + 1 / together ** 2;
       onward.set(k, behind);
     }

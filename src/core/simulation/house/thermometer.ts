@@ -21,9 +21,7 @@ export function thermometerFor(house: SimulatedHouse, random: Random) {
     const seen = (water: number) => water - paint * (water - roomCelsius);
     return {
       topCelsius: read(seen(inCelsius - top * drop)),
-      bottomCelsius: read(
-        seen(outCelsius + (bottom - wide * Math.max(0, widthMetre - 1)) * drop),
-      ),
+      bottomCelsius: read(seen(outCelsius + (bottom - wide * Math.max(0, widthMetre - 1)) * drop)),
     };
   };
 }

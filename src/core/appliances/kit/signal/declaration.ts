@@ -8,6 +8,7 @@ import type { ShowerWish, TankResult } from '../../../thermal/tank';
 import type { TapCourse } from '../../../water';
 import type {
   FlueAnalysis,
+  RadiatorUse,
   SensorUse,
   DeadPoint,
   FamilyPlate,
@@ -202,6 +203,8 @@ export interface SignalDeclaration<Plate extends FamilyPlate, S extends Standing
   readonly flue?: Omit<FlueAnalysis, 'read'> & {
     readOf(values: Readonly<Record<string, number>>): Partial<Analysis>;
   };
+  /** Radiators that hang on it and can be balanced. */
+  readonly radiators?: RadiatorUse;
   readonly sensors?: SensorUse;
   /** Checks that are judged together as well. */
   readonly joint?: readonly JointReading[];

@@ -293,6 +293,7 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
     ...(declaration.water ? { storage: signalStorage(declaration.water) } : {}),
     ...(declaration.tap ? { tap: signalTap(declaration.tap) } : {}),
     ...(declaration.system ? { system: declaration.system } : {}),
+    ...(declaration.radiators ? { radiators: declaration.radiators } : {}),
     ...(declaration.sensors ? { sensors: declaration.sensors } : {}),
     ...(declaration.flue
       ? {
@@ -418,6 +419,7 @@ function catalogueOf<Plate extends FamilyPlate, S extends Standing>({
   tap,
   system,
   flue,
+  radiators,
 }: SignalDeclaration<Plate, S>): Omit<FamilyCatalogue, 'procedures' | 'services'> {
   const shown = access.facts.filter((each) => each.shownBy !== undefined);
   const source = {
@@ -430,6 +432,7 @@ function catalogueOf<Plate extends FamilyPlate, S extends Standing>({
   return {
     family: names.family,
     ...(flue ? { burnerCheck: flue.burnerCheck } : {}),
+    heatsRadiators: radiators !== undefined,
     terminals: new Set(names.terminals),
     conductors: names.conductors,
     repairs: new Set(names.repairs),

@@ -1,0 +1,86 @@
+import type { FamilyCatalogue } from './catalogue';
+import type { BalancingEntry } from './generated/job-types';
+import type { JobFileProblem } from './problem';
+import { unitProblems } from './value-problems';
+
+type Field = Exclude<keyof BalancingEntry, 'id' | 'at' | 'kind' | 'phase'>;
+
+/** What an entry of each phase has to say. */
+const needed: Readonly<Record<BalancingEntry['phase'], readonly Field[]>> = {
+  radiator: ['radiator', 'room', 'radiatorKind', 'height', 'width'],
+  warming: [],
+  valve: ['radiator', 'turnsFromShut', 'as'],
+  boiler: ['flow'],
+  surface: ['radiator', 'top', 'bottom'],
+  'set-aside': ['radiator', 'aside'],
+  'taken-in': ['radiator'],
+  changed: [],
+  ended: ['ended'],
+};
+
+/** Measured fields, with what each may be in its kept unit: what lies beyond is a slip of the keys or of the unit. */
+const measured = {
+  height: {
+    quantity: 'length',
+    least: 150,
+    most: 2600,
+    words: 'of a radiator, 150 to 2600 mm high',
+  },
+  width: {
+    quantity: 'length',
+    least: 150,
+    most: 6000,
+    words: 'of a radiator, 150 to 6000 mm wide',
+  },
+  rated: { quantity: 'power', least: 50, most: 15_000, words: 'of a radiator, 50 to 15000 W' },
+  roomTemperature: {
+    quantity: 'temperature',
+    least: -10,
+    most: 45,
+    words: 'of a room, −10 to 45 °C',
+  },
+  top: { quantity: 'temperature', least: 0, most: 110, words: 'of a radiator, 0 to 110 °C' },
+  bottom: { quantity: 'temperature', least: 0, most: 110, words: 'of a radiator, 0 to 110 °C' },
+  flow: {
+    quantity: 'temperature',
+    least: 0,
+    most: 110,
+    words: 'of water at a boiler, 0 to 110 °C',
+  },
+  return: {
+    quantity: 'temperature',
+    least: 0,
+    most: 110,
+    words: 'of water at a boiler, 0 to 110 °C',
+  },
+} as const;
+
+/** What an entry of balancing lacks, or says that cannot be. */
+export function balancingProblems(
+  entry: BalancingEntry,
+  pointer: string,
+  { heatsRadiators, family }: FamilyCatalogue,
+): JobFileProblem[] {
+  if (!heatsRadiators) {
+    return [{ pointer: `${pointer}/kind`, message: `${family} heats no radiators.` }];
+  }
+  return [
+    ...needed[entry.phase]
+      .filter((field) => entry[field] === undefined)
+      .map((field) => ({
+        pointer: `${pointer}/${field}`,
+        message: `"${field}" is missing: an entry "${entry.phase}" says it.`,
+      })),
+    ...(Object.keys(measured) as (keyof typeof measured)[]).flatMap((field) => {
+      const value = entry[field];
+      if (value === undefined) return [];
+      const { quantity, least, most, words } = measured[field];
+      const at = `${pointer}/${field}`;
+      const problems = unitProblems(value, quantity, at);
+      const [number] = Object.values(value) as number[];
+      return problems.length > 0 || (number! >= least && number! <= most)
+        ? problems
+        : [{ pointer: at, message: `This is none ${words}.` }];
+    }),
+  ];
+}
