@@ -1,3 +1,9 @@
+import {
+  balancingAdvice,
+  type BalancingAdvice,
+  type BalancingSession,
+  type BalancingWay,
+} from '@/core/balancing';
 import { temperatureAnswer, type TemperatureAnswer } from '@/core/temperatures';
 import type { ShowerWish } from '@/core/thermal';
 import { expose } from 'comlink';
@@ -57,6 +63,15 @@ const judgeMost = 300;
 const shortWaitMilliseconds = 400;
 
 const service = {
+  /** What to do next in a house that is balanced. */
+  balance(
+    session: BalancingSession,
+    bandKelvin: number,
+    way: BalancingWay,
+  ): BalancingAdvice | undefined {
+    return balancingAdvice(session, bandKelvin, way);
+  },
+
   /** Fills the tables that the next answers need; the answer itself came with the page. */
   async prepare(sent: SentJob): Promise<void> {
     const job = await taken(sent);

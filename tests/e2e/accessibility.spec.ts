@@ -18,6 +18,7 @@ const views = [
   { name: 'Settings', job: /Ottilie Brackenridge/, path: '/settings' },
   { name: 'Combustion', job: /Petra Okonjo/, path: '/combustion' },
   { name: 'Heating curve', job: /Petra Okonjo/, path: '/settings' },
+  { name: 'Radiators', job: /Dunstan Rell/, path: '/balancing' },
   { name: 'Sensors', open: '/sensors' },
   { name: 'Service and prices', open: '/service' },
   { name: 'Report', job: /1001 Otter Lane/, path: '/report' },

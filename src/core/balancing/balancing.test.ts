@@ -346,7 +346,7 @@ describe('what comes back', () => {
       returnCelsius([
         { cubicMetrePerHour: 1, outCelsius: 40 },
         { cubicMetrePerHour: 3, outCelsius: 60 },
-      ] as Parameters<typeof returnCelsius>[0]),
+      ] as unknown as Parameters<typeof returnCelsius>[0]),
     ).toBeCloseTo(55, 9);
   });
 });

@@ -95,9 +95,10 @@ export function balancingSession(entries: readonly Entry[]): BalancingSession {
         break;
       }
       case 'surface': {
+        if (place === undefined) break;
         const now = round(at);
-        now.topCelsius[place!] = entry.top?.celsius;
-        now.bottomCelsius[place!] = entry.bottom?.celsius;
+        now.topCelsius[place] = entry.top?.celsius;
+        now.bottomCelsius[place] = entry.bottom?.celsius;
         break;
       }
       case 'set-aside':

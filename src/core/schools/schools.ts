@@ -10,9 +10,9 @@ export interface School {
   readonly id: string;
   readonly question: string;
   /** Where nobody has chosen, the first. */
-  readonly ways: readonly [usual: SchoolWay, other: SchoolWay];
-  /** Only where units of this kind are worked on: with a tank, or warming a tap as it runs. Both where absent. */
-  readonly only?: 'tank' | 'tap' | 'tap-loop';
+  readonly ways: readonly [usual: SchoolWay, other: SchoolWay, ...rest: SchoolWay[]];
+  /** Only where units of this kind are worked on: with a tank, warming a tap as it runs, with radiators on it. All where absent. */
+  readonly only?: 'tank' | 'tap' | 'tap-loop' | 'radiators';
   /** Checks that one way takes and the other leaves alone, by way. */
   readonly leavesOut?: Readonly<Record<string, readonly string[]>>;
 }
@@ -227,18 +227,43 @@ export const schools: readonly School[] = [
       },
     ],
   },
+  {
+    id: 'balancing',
+    only: 'radiators',
+    question: 'Radiators are balanced',
+    ways: [
+      {
+        id: 'measured',
+        label: 'by their temperatures',
+        why: 'Top and bottom of each, a list of valves with turns, and what every other one will do: few visits.',
+      },
+      {
+        id: 'by-drop',
+        label: 'by their drop',
+        why: 'The same fall of the water in each: right for a heat pump and for condensing.',
+      },
+      {
+        id: 'by-feel',
+        label: 'by feel',
+        why: 'A quarter turn off the hottest, and again: quick in a small house, no sums, leaves about six kelvin.',
+      },
+    ],
+  },
 ];
 
 /** Schools that units of a family are worked by. */
 export const schoolsOf = (family: {
   readonly tap?: { readonly hasFlow: boolean };
+  readonly radiators?: object;
 }): readonly School[] =>
   schools.filter(
     ({ only }) =>
       only === undefined ||
-      (family.tap === undefined
-        ? only === 'tank'
-        : only === 'tap' || (only === 'tap-loop' && family.tap.hasFlow)),
+      (only === 'radiators'
+        ? family.radiators !== undefined
+        : family.tap === undefined
+          ? only === 'tank'
+          : only === 'tap' || (only === 'tap-loop' && family.tap.hasFlow)),
   );
 
 export type ChosenWays = Readonly<Record<string, string>> | undefined;

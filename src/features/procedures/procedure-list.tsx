@@ -70,6 +70,11 @@ export function ProcedureList({
   return (
     <div className="mx-auto w-full max-w-2xl px-4 pb-8">
       <h2 className="pt-4 text-title font-semibold">Step by step</h2>
+      {family.radiators && (
+        <Link href={`/jobs/${job.job.id}/balancing`} className="button mt-2">
+          Radiators: balance them
+        </Link>
+      )}
       {going.length > 0 && (
         <section aria-labelledby="runs-going" className="mt-3">
           <h3 id="runs-going" className="font-semibold">

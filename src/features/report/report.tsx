@@ -14,6 +14,7 @@ import { wordsOf, type FamilyWords } from '@/features/record/family-words';
 import { StopNote } from '@/features/record/stop-note';
 import { capital, clockTime, complaintWords, longDate, plateWords } from '@/features/record/words';
 import { CautionSign, HotSign } from '@/ui/signs';
+import { ReportBalancing } from './report-balancing';
 import { ReportCombustion } from './report-combustion';
 import { ReportTemperatures } from './report-temperatures';
 import { ReportReadings } from './report-readings';
@@ -66,6 +67,7 @@ export function Report({
       <ReportReadings job={job} open={open} system={system} />
       <ReportTemperatures walked={open.walked} system={system} timeZone={zone} />
       <ReportCombustion job={job} walked={open.walked} system={system} />
+      <ReportBalancing job={job} system={system} />
       <Work job={job} state={state} />
       <ReportProcedures job={job} state={state} />
       <SettingsBlock job={job} state={state} system={system} />

@@ -42,11 +42,11 @@ function Settings({ initial, system }: { initial: JobFile; system: UnitSystem })
       record={record}
       state={state}
       title="Settings"
-      near={
-        family.flue
-          ? { '': 'Bench', '/combustion': 'Combustion' }
-          : { '': 'Bench', '/temperatures': 'Temperatures' }
-      }
+      near={{
+        '': 'Bench',
+        ...(family.radiators ? { '/balancing': 'Radiators' } : {}),
+        ...(family.flue ? { '/combustion': 'Combustion' } : { '/temperatures': 'Temperatures' }),
+      }}
     >
       {sheet ? (
         <div className="grid content-start gap-6 lg:grid-cols-[minmax(0,1fr)_440px]">

@@ -24,6 +24,9 @@ const SettingsPage = dynamic(() =>
 const CombustionPage = dynamic(() =>
   import('@/features/combustion/combustion-page').then((each) => each.CombustionPage),
 );
+const BalancingPage = dynamic(() =>
+  import('@/features/balancing/balancing-page').then((each) => each.BalancingPage),
+);
 const KeptReport = dynamic(() => import('./kept-report').then((each) => each.KeptReport));
 
 /** A page of a job from what this device keeps. */
@@ -58,6 +61,7 @@ export function KeptJobPage({
     );
   if (page === 'temperatures') return <TemperaturesPage initial={initial} system={system} />;
   if (page === 'combustion') return <CombustionPage initial={initial} system={system} />;
+  if (page === 'balancing') return <BalancingPage initial={initial} system={system} />;
   if (page === 'settings') return <SettingsPage initial={initial} system={system} />;
   if (page === 'report') {
     return (

@@ -8,10 +8,17 @@ export type Place =
   | { readonly kind: 'none' };
 
 export type JobPage =
-  'bench' | 'repair' | 'report' | 'procedures' | 'temperatures' | 'settings' | 'combustion';
+  | 'bench'
+  | 'repair'
+  | 'report'
+  | 'procedures'
+  | 'temperatures'
+  | 'settings'
+  | 'combustion'
+  | 'balancing';
 
 const jobAddress =
-  /^\/jobs\/([0-9a-f-]{36})(?:\/(repair|report|procedures|temperatures|settings|combustion))?\/?$/i;
+  /^\/jobs\/([0-9a-f-]{36})(?:\/(repair|report|procedures|temperatures|settings|combustion|balancing))?\/?$/i;
 
 export function placeOf({ pathname, search }: Pick<URL, 'pathname' | 'search'>): Place {
   if (pathname === '/')

@@ -49,6 +49,8 @@ export interface DemoJob {
     | { readonly stage: 'call' }
     | { readonly stage: 'diagnose'; readonly checks: number; readonly slip?: boolean }
     | { readonly stage: 'watched'; readonly minutes: number }
+    /** Its radiators listed, warmed up and read once; and the seed of the house. */
+    | { readonly stage: 'balanced'; readonly house: number; readonly rooms: readonly string[] }
     /** With checks that were taken beside those that it needed. */
     | { readonly stage: 'decided'; readonly also?: readonly string[] }
     | { readonly stage: 'waiting'; readonly reason: string }
@@ -350,5 +352,44 @@ export const demoJobs: readonly DemoJob[] = [
     fault: 'burner.cracked',
     seed: 22,
     until: { stage: 'decided', also: ['combustion-analysis', 'combustion-analysis-low'] },
+  },
+  {
+    technician: 'ines',
+    hoursAgo: 2,
+    unit: {
+      ...burnerSite('combi-boiler', 'Dunstan Rell', '6 Mallow Walk'),
+      make: 'Corvell',
+      model: 'K30',
+      serial: 'K30-61220',
+      installed: '2019-09',
+      plate: {
+        fuel: 'natural-gas',
+        input: { watt: 30_000, basis: 'gross' as const },
+        keepWarm: 'none',
+        primaryHose: false,
+      },
+    },
+    fault: 'no-fault',
+    seed: 4,
+    until: {
+      stage: 'balanced',
+      house: 33,
+      rooms: [
+        'Hall',
+        'Living room, window',
+        'Living room, door',
+        'Kitchen',
+        'Study',
+        'Bath',
+        'Bedroom, front',
+        'Bedroom, back',
+        'Child’s room',
+        'Landing',
+        'Guest room',
+        'Loft',
+        'Loft bath',
+        'Utility',
+      ],
+    },
   },
 ];

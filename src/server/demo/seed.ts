@@ -27,6 +27,7 @@ import { recordEntries } from '../record-entries';
 import { settleServed } from '../service-due';
 import { standingOf } from '../standing-of';
 import { demoFirm, demoJobs, demoTechnicians, type DemoJob } from './firm';
+import { balancedEntries } from './balanced';
 import { wordsOf } from './words';
 
 /** Fills an empty installation with the demo firm, in one transaction: all of it or nothing. */
@@ -132,6 +133,7 @@ function practisedEntries(
 ): Entry[] {
   const { until } = demo;
   if (until.stage === 'watched') return watchedEntries(start, demo, until.minutes, clock);
+  if (until.stage === 'balanced') return balancedEntries(until, clock);
   if (until.stage === 'diagnose') {
     const { job } = practiseJob(start, unit, clock, {}, until.checks);
     return until.slip ? withSlip(job.entries, clock) : job.entries;
