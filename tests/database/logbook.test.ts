@@ -478,6 +478,8 @@ describe('the demo data', () => {
         'diagnose',
         'diagnose',
         'diagnose',
+        'diagnose',
+        'diagnose',
         'verdict',
         'verdict',
         'waiting',

@@ -220,7 +220,9 @@ export async function enterAnswer(
   answer: SimulatedAnswer,
 ): Promise<void> {
   if (answer.kind === 'outcome') {
-    const words = family.checks[check]!.answers![answer.outcome]!;
+    const words =
+      family.checks[check]!.answers![answer.outcome] ??
+      family.codes!.pack.codes.find(({ saw }) => saw === answer.outcome)!.shows!;
     const found = page.getByRole('group', { name: 'What you found' });
     await andEntered(page, () =>
       found.getByRole('button', { name: capital(words), exact: true }).click(),

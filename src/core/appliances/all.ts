@@ -5,6 +5,7 @@ import { gasStoragePilot } from './gas-storage-pilot';
 import { registerFamily } from './registry';
 import { systemBoiler } from './system-boiler';
 import { tanklessGas } from './tankless-gas';
+import { wirelessCylinderControl } from './wireless-cylinder-control';
 
 /** Every family at once: for the server, the command line and the tests. A page of the browser loads those that it needs. */
 
@@ -17,4 +18,5 @@ export const families = [
   tanklessGas,
   combiBoiler,
   systemBoiler,
+  wirelessCylinderControl,
 ].map(registerFamily);

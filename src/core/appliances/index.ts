@@ -24,6 +24,6 @@ export * from './kit/unit-state';
 export { asLogged } from './kit/logged-water';
 export { workLooks } from './kit/work-looks';
 export * from './worked-dead';
-export { PlateError } from './kit/plate-error';
+export { isPlateError, PlateError } from './kit/plate-error';
 export { familyList, loadFamily, type FamilyEntry } from './loaders';
 export { familyOf, familyOfJob } from './registry';

@@ -42,6 +42,11 @@ export const familyList: readonly FamilyEntry[] = [
     title: 'Boiler with zones',
     load: () => import('./system-boiler').then((each) => each.systemBoiler),
   },
+  {
+    id: 'wireless-cylinder-control',
+    title: 'Wireless cylinder control',
+    load: () => import('./wireless-cylinder-control').then((each) => each.wirelessCylinderControl),
+  },
 ];
 
 const loading = new Map<string, Promise<ApplianceFamily | undefined>>();

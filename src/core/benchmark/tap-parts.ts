@@ -2,6 +2,7 @@ import type { ApplianceFamily } from '../appliances';
 import { combiBoiler } from '../appliances/combi-boiler';
 import { systemBoiler } from '../appliances/system-boiler';
 import { tanklessGas } from '../appliances/tankless-gas';
+import { wirelessCylinderControl } from '../appliances/wireless-cylinder-control';
 import { simulatedFamilyOf } from '../simulation';
 import { believedUnits } from './believed-units';
 import { part, type Part } from './part';
@@ -18,7 +19,7 @@ export interface BenchedTap {
   readonly title: string;
   readonly plate: Readonly<Record<string, unknown>>;
   /** Folder of its simulated units. */
-  readonly simulatedIn: 'running-water' | 'zoned-boiler';
+  readonly simulatedIn: 'running-water' | 'zoned-boiler' | 'wireless';
   readonly floor: {
     /** All that the unit needs, and nothing else; none where the contract counts one of two as right. */
     readonly exact?: number;
@@ -52,6 +53,13 @@ export const benchedTaps: Readonly<Record<string, BenchedTap>> = {
     plate: { fuel: 'natural-gas', input: { watt: 26_500 } },
     simulatedIn: 'running-water',
     floor: { exact: 0.895, singles: 0.962, first: 0.965, minutes: 8.9, againstSkipping: 0.45 },
+  },
+  'wireless-cylinder-control': {
+    family: wirelessCylinderControl,
+    title: 'wireless control of a cylinder, two zone valves',
+    plate: { rated: { volt: 230 }, arrangement: 'two-zone-valves' },
+    simulatedIn: 'wireless',
+    floor: { exact: 0.82, singles: 0.92, first: 0.93, minutes: 8.8, againstSkipping: 0.43 },
   },
 };
 
@@ -93,7 +101,7 @@ export const tapParts = ({ family, title, plate }: BenchedTap): readonly Part[] 
       family,
       simulated: isBelieved ? believedUnits(family, simulated) : simulated,
       unit: { family: family.id, plate: plate as Benched['unit']['plate'] },
-      site: { gas: { kind: 'natural-gas' } },
+      site: family.burnsGas ? { gas: { kind: 'natural-gas' } } : {},
       parameters: { ...family.parameters, wrongVerdict: { minutes: 90 } },
     };
     return part(`${family.id}-${name}`, `${title}: ${way}`, units, () => benched, make);

@@ -105,7 +105,7 @@ describe.each(families.map((each) => [each.id, each] as const))('procedures of %
         (only === 'storage' && !isTank) ||
         (only === 'storage-gas' && !(isTank && family.burnsGas)) ||
         (only === 'tap-direct' && family.tap?.hasFlow !== false) ||
-        (only === 'system' && (isTank || family.tap !== undefined)) ||
+        (only === 'system' && family.system === undefined) ||
         (only === 'tap-loop' && family.tap?.hasFlow !== true);
       if (procedure === undefined || isOther) continue;
       expect(procedures.map(({ id }) => id)).toContain(procedure);

@@ -4,6 +4,7 @@ import { simulatedGas } from './gas/heater';
 import { simulatedCombi } from './running-water/combi-boiler';
 import { simulatedTankless } from './running-water/tankless-heater';
 import { simulatedTwoElement } from './electric/two-element';
+import { simulatedWireless } from './wireless/cylinder-control';
 import { simulatedZoned } from './zoned-boiler/system-boiler';
 
 /** Every family that units are simulated of. */
@@ -14,6 +15,7 @@ const simulatedFamilies: readonly SimulatedFamily[] = [
   simulatedTankless,
   simulatedCombi,
   simulatedZoned,
+  simulatedWireless,
 ];
 
 /** @throws RangeError for a family without simulated units. */

@@ -1,5 +1,5 @@
 import { v7 as newId } from 'uuid';
-import { PlateError, type ApplianceFamily } from '@/core/appliances';
+import { isPlateError, type ApplianceFamily } from '@/core/appliances';
 import type { JobFile } from '@/core/job-file';
 import type { UnitSystem } from '@/core/quantities';
 import { notNumbered } from '@/features/device/kept-jobs';
@@ -131,7 +131,7 @@ function problemOfPlate(family: ApplianceFamily, job: JobFile): string | undefin
     family.plateOf(job);
     return undefined;
   } catch (error) {
-    if (error instanceof PlateError) return error.message;
+    if (isPlateError(error)) return error.message;
     throw error;
   }
 }

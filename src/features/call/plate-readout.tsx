@@ -1,4 +1,4 @@
-import { PlateError, type ApplianceFamily } from '@/core/appliances';
+import { isPlateError, type ApplianceFamily } from '@/core/appliances';
 import type { JobFile } from '@/core/job-file';
 import { valueText, type UnitSystem } from '@/core/quantities';
 import type { KnownUnitChoice } from '@/server/known-units';
@@ -60,7 +60,7 @@ function plateOf(family: ApplianceFamily, job: Pick<JobFile, 'unit' | 'site'>) {
   try {
     return family.plateOf(job);
   } catch (error) {
-    if (error instanceof PlateError) return undefined;
+    if (isPlateError(error)) return undefined;
     throw error;
   }
 }

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { familyOfJob } from '@/core/appliances';
 import { jointVerdicts, type JointFinding } from '@/core/job-diagnosis';
 import { walkEntries, type JobFile } from '@/core/job-file';
-import type { UnitSystem } from '@/core/quantities';
+import { valueText, type UnitSystem } from '@/core/quantities';
 import { CrossedBox, Tick } from '@/ui/marks';
 import { kelvinWords } from './kelvin-words';
 
@@ -25,13 +25,26 @@ export function JointFindings({
               {title}
               {isAfterRepair ? ', after the repair' : ''}:
             </strong>{' '}
-            {verdict.words}
+            {sentence(verdict.words, system)}
             {verdict.kelvin === undefined ? '' : ` ${kelvinWords(verdict.kelvin, system)}`}.
           </span>
         </li>
       ))}
     </ul>
   );
+}
+
+function sentence(words: JointFinding['verdict']['words'], system: UnitSystem): string {
+  if (typeof words === 'string') return words;
+  return words
+    .map((each) =>
+      typeof each === 'string'
+        ? each
+        : 'celsius' in each
+          ? valueText(each.celsius, 'temperature', system)
+          : kelvinWords(each.kelvin, system),
+    )
+    .join('');
 }
 
 /** The same of a job as it stands, where its family has readings of that kind. */

@@ -392,4 +392,26 @@ export const demoJobs: readonly DemoJob[] = [
       ],
     },
   },
+  {
+    technician: 'teo',
+    hoursAgo: 1.5,
+    unit: {
+      family: 'wireless-cylinder-control',
+      customer: 'Ada Wexcombe',
+      address: '12 Larch Steps, Pennick Falls',
+      services: {},
+      make: 'Hollin',
+      model: 'W2',
+      serial: 'W2-20718',
+      installed: '2023-01',
+      plate: {
+        rated: { volt: 230 },
+        volume: { litre: 180 },
+        arrangement: 'two-zone-valves',
+      },
+    },
+    fault: 'receiver.hung',
+    seed: 3,
+    until: { stage: 'diagnose', checks: 4 },
+  },
 ];

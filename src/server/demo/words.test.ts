@@ -58,7 +58,10 @@ describe('the units of the demo', () => {
       // Of what is warmed as it runs, the tap two minutes on; of a tank, what comes first.
       const tap = family.tap
         ? unit.answer('tap-temperature', family.impliedState('tap-temperature', arrived))
-        : unit.answer(family.storage ? 'outlet-first' : 'outlet-temperature', arrived);
+        : unit.answer(
+            ['outlet-first', 'outlet-temperature', 'tap-temperature'].find(family.isCheckId)!,
+            arrived,
+          );
       const words = wordsOf(unit.complaint, demo.seed);
       // A tap that is hot at once belongs to a unit of which nobody says that it stays cold.
       if (/stays cold|No hot water at all|Nothing hot/.test(words) && tap.kind === 'number')

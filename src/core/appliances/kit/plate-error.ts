@@ -8,3 +8,7 @@ export class PlateError extends Error {
     super(message);
   }
 }
+
+/** By its name: a server that renders pages has this module twice, and with it this class. */
+export const isPlateError = (error: unknown): error is PlateError =>
+  error instanceof Error && error.name === 'PlateError';

@@ -43,12 +43,16 @@ export function signalHypotheses<Plate extends FamilyPlate, S extends Standing>(
     const made = steady(chosen, weight, grid);
     if (!goes) return made;
     const { changes, shareIn } = goes.variant.otherwise!;
-    const others = steady(
+    const [other] = steady(
       chosen.map((each) => (each === goes ? { ...each, variant: { share: 1, changes } } : each)),
       weight,
       grid,
     );
-    return made.map((each, k) => ({ ...each, otherwise: { as: others[k]!, shareIn } }));
+    // For a moment it is another unit; what it has led to stays.
+    return made.map((each) => ({
+      ...each,
+      otherwise: { as: { ...other!, standing: each.standing }, shareIn },
+    }));
   };
   const steady = (
     chosen: readonly ChosenVariant<SignalVariant>[],

@@ -1,0 +1,72 @@
+/**
+ * What simulated wireless controls are made of, drawn afresh for every one: ranges of our own, wider than what the diagnosis takes
+ * for granted and with other middles, so that right answers are not right by construction. Common practice.
+ */
+export type Range = readonly [number, number];
+
+export const wirelessNumbers = {
+  lineShare: [0.94, 1.06] as Range,
+  setpoint: [57, 63] as Range,
+  differential: [5, 12] as Range,
+  cellVolt: [2.75, 3.15] as Range,
+  flatVolt: [1.4, 2.18] as Range,
+  controllerFlatVolt: [0, 1.95] as Range,
+  /** Decibels over what a link needs, free of anything near, and where it is too weak. */
+  freeMargin: [12, 30] as Range,
+  badMargin: [-10, 3] as Range,
+  spacing: [300, 900] as Range,
+  nearSpacing: [12, 120] as Range,
+  cupboard: [18, 29] as Range,
+  contact: [0.92, 1] as Range,
+  offContact: [0.28, 0.78] as Range,
+  drift: [6.5, 16] as Range,
+  tapLoss: [1, 4.5] as Range,
+  clearlySeen: [0.95, 0.03] as Range,
+  seen: [0.9, 0.06] as Range,
+  answered: 0.75,
+  meter: { celsius: 0.9, volt: 0.7, voltShare: 0.008, cell: 0.02, millimetre: 8 },
+} as const;
+
+/** How often each fault is met, relative: our own. */
+export const wirelessWeights: readonly (readonly [string, number])[] = [
+  ['no-fault.already-hot', 6],
+  ['no-fault', 2.5],
+  ['demand', 4],
+  ['setpoint.low', 6.5],
+  ['differential.wide', 2.6],
+  ['program.wrong', 5.5],
+  ['mode.off', 3.2],
+  ['overrun.set', 1.3],
+  ['system-type.wrong', 1.5],
+  ['sensor.battery-flat', 6.6],
+  ['sensor.hung', 5.2],
+  ['sensor.unbound', 3],
+  ['sensor.dead', 1.2],
+  ['sensor.drift', 1.5],
+  ['sensor.off-cylinder', 2.8],
+  ['radio.sensor-at-metal', 3.8],
+  ['radio.receivers-too-close', 4.6],
+  ['radio.path-weak', 2.6],
+  ['receiver.hung', 4.5],
+  ['receiver.unbound', 3],
+  ['receiver.swapped', 1.8],
+  ['receiver.no-supply', 3.2],
+  ['receiver.relay-open', 2.4],
+  ['receiver.relay-welded', 1.4],
+  ['receiver.dead', 1.1],
+  ['controller.no-power', 2.2],
+  ['controller.dead', 0.7],
+  ['valve.motor-dead', 6.2],
+  ['valve.end-switch-open', 4.2],
+  ['valve.end-switch-welded', 1.8],
+  ['valve.body-seized', 2.4],
+  ['valve.passing', 1.6],
+  ['valve.lever-latched', 1.4],
+  ['wiring.receiver-to-valve', 1.5],
+  ['wiring.switch-feed', 1.2],
+  ['wiring.to-boiler', 1.2],
+  ['cutout.tripped', 2.1],
+  ['boiler.no-fire', 4],
+  ['pump.dead', 2.1],
+  ['circuit.air-locked', 2.4],
+];
