@@ -64,12 +64,11 @@ const shots: readonly Shot[] = [
     },
   },
   {
-    name: 'temperatures-phone',
-    viewport: phone,
-    job: { name: /Ottilie Brackenridge/, page: '/temperatures' },
+    name: 'radiators',
+    viewport: desk,
+    job: { name: /Dunstan Rell/, page: '/balancing' },
     prepare: async (page) => {
-      await page.getByRole('button', { name: /^Draw Lower element/ }).click();
-      await page.getByRole('heading', { name: 'Would this explain it?' }).scrollIntoViewIfNeeded();
+      await page.getByRole('heading', { name: /^Set \d+ lockshields/ }).waitFor();
     },
   },
   {
