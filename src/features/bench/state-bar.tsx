@@ -63,7 +63,7 @@ export function StateBar({ job, state, isHearing, trouble, openRun, onMakeSafe }
             <span className="font-semibold">
               {isWorkedDead(family) ? 'Covers off' : 'As it stands'}
             </span>
-            <span className="max-w-40 truncate xl:max-w-none">
+            <span className="line-clamp-2 max-w-44">
               {coversOff.map((each) => words.cover(each).replace(' cover', '')).join(', ')}
             </span>
           </div>
