@@ -28,7 +28,8 @@ interface Shot {
       | '/procedures'
       | '/temperatures'
       | '/settings'
-      | '/combustion';
+      | '/combustion'
+      | '/balancing';
   };
   readonly path?: string;
   readonly prepare?: (page: Page) => Promise<void>;

@@ -44,8 +44,11 @@ function Balancing({ initial, system }: { initial: JobFile; system: UnitSystem }
   const { now } = useClock(isTimed, job.entries.at(-1)?.at, 1000);
   const stage = stageOf(session, advice, isWorking, now);
   const last = rounds.at(-1);
+  const left = new Set(stage.kind === 'set' ? stage.left : []);
   const setTo = new Map(
-    stage.kind === 'set' ? advice?.moves.map(({ radiator, toTurns }) => [radiator, toTurns]) : [],
+    advice?.moves.flatMap(({ radiator, toTurns }) =>
+      left.has(radiator) ? [[radiator, toTurns] as const] : [],
+    ),
   );
   const toRead = new Set(stage.kind === 'read' ? stage.left : []);
   const kelvin = (value: number) => kelvinWords(value, system);

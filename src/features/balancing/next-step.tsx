@@ -121,7 +121,7 @@ function titleOf(stage: BalancingStage): string {
     case 'read':
       return stage.left.length === 1 ? 'Read one radiator' : `Read ${stage.left.length} radiators`;
     case 'wait':
-      return 'Read';
+      return 'A moment';
     case 'set':
       return stage.left.length === 1
         ? 'Set one lockshield'

@@ -20,7 +20,8 @@ const settleSeconds = 360;
 const secondsAfter = (at: string, seconds: number) => Date.parse(at) + seconds * 1000;
 
 /**
- * @param advice What was worked out of the present session; undefined while it is, or where nothing can be.
+ * @param advice What was worked out last; undefined where nothing can be.
+ * @param isWorking It is of the entry before, and the present is being worked out.
  * @param now Milliseconds.
  */
 export function stageOf(
@@ -45,8 +46,9 @@ export function stageOf(
   );
   if (!isOfNow && round) {
     // Valves of the list that are still to be set come before the wait.
-    const left = advice?.moves.map(({ radiator }) => radiator) ?? [];
+    const left = leftOf(session, advice);
     if (left.length > 0) return { kind: 'set', left };
+    if (isWorking) return { kind: 'wait' };
     const until = setSince === undefined ? 0 : secondsAfter(setSince, settleSeconds);
     if (now < until) return { kind: 'settle', until };
   }
@@ -54,5 +56,11 @@ export function stageOf(
   if (toRead.length > 0) return { kind: 'read', left: toRead };
   if (isWorking || !advice) return { kind: 'wait' };
   if (advice.stop) return { kind: 'stop', why: advice.stop };
-  return { kind: 'set', left: advice.moves.map(({ radiator }) => radiator) };
+  return { kind: 'set', left: leftOf(session, advice) };
 }
+
+/** Radiators of the list whose lockshield does not stand yet where it asks for. */
+const leftOf = ({ radiators }: BalancingSession, advice: BalancingAdvice | undefined): number[] =>
+  (advice?.moves ?? []).flatMap(({ radiator, toTurns }) =>
+    radiators[radiator]!.turns === toTurns ? [] : [radiator],
+  );

@@ -12,7 +12,7 @@ import { diagnosisService } from '@/workers/diagnosis-client';
 
 export interface Balancing {
   readonly session: BalancingSession;
-  /** Of this session; undefined while it is worked out, and where nothing can be. */
+  /** Of this session, or of the one before while this one is worked out; undefined where nothing can be. */
   readonly advice: BalancingAdvice | undefined;
   readonly isWorking: boolean;
 }
@@ -38,8 +38,13 @@ export function useBalancing(
       isGone = true;
     };
   }, [key]);
-  const isWorking = answer?.key !== key;
-  return { session, advice: isWorking ? undefined : answer.advice, isWorking };
+  // What was worked out of fewer radiators does not fit the list any more.
+  const isOfThese = answer?.advice?.house.listed.length === session.radiators.length;
+  return {
+    session,
+    advice: isOfThese ? answer.advice : undefined,
+    isWorking: answer?.key !== key,
+  };
 }
 
 /** A gap in a list comes back from text as null. */
