@@ -50,6 +50,8 @@ test('two buttons that are tapped before the page answers are both done, in thei
 test('the code of a family that does not come is asked for until it does, and the tap is done then', async ({
   page,
 }) => {
+  // It takes ten seconds: where it hangs, the second try is not to wait for three minutes.
+  test.setTimeout(60_000);
   const jobId = await openJob(page, {
     kind: 'no-hot-water',
     customer: 'No code',
