@@ -1,8 +1,8 @@
-import { fitHouse, runFitted, type FittedHouse, type ReadRound } from './fit';
+import { fitHouse, type FittedHouse, type ReadRound } from './fit';
 import { balancingFindings, type BalancingFinding } from './named';
 import { byFeel, nextMoves, type Aim, type Move } from './next-moves';
 import { apartKelvin, predictChanges, type PredictedChange } from './predict';
-import { fittableRounds, type BalancedRadiator, type BalancingSession } from './session';
+import { fittableRounds, type BalancingSession } from './session';
 
 /** How the next move is chosen: the schools. */
 export type BalancingWay = 'measured' | 'by-drop' | 'by-feel';
@@ -68,12 +68,3 @@ export function balancingAdvice(
     findings: balancingFindings(house, round, members),
   };
 }
-
-/** Mean of the water of each radiator, as it was fitted at a setting of the lockshields, °C. */
-export const fittedMeans = (
-  { house, round }: BalancingAdvice,
-  radiators: readonly BalancedRadiator[],
-) =>
-  runFitted(house, { ...round, turns: radiators.map(({ turns }) => turns) }).map(
-    ({ meanCelsius }) => meanCelsius,
-  );

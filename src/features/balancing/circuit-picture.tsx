@@ -1,5 +1,5 @@
 import {
-  fittedMeans,
+  openTurns,
   runFitted,
   type BalancingAdvice,
   type BalancedRadiator,
@@ -16,7 +16,6 @@ const returnX = 34;
 const valveX = 62;
 const nameX = 84;
 const axis = { from: 226, to: 506 };
-const most = 4;
 
 /**
  * The circuit: radiators between flow and return, each with its lockshield as far as it is open, and where its water is warm, from
@@ -36,7 +35,7 @@ export function CircuitPicture({
   const { house, round, members, predicted } = advice;
   const setting = { ...round, turns: radiators.map(({ turns }) => turns) };
   const running = runFitted(house, setting);
-  const means = fittedMeans(advice, radiators);
+  const means = running.map(({ meanCelsius }) => meanCelsius);
   const hottest = Math.max(round.flowCelsius, ...running.map((each) => each.inCelsius));
   const coldest = Math.min(...running.map((each) => each.outCelsius));
   const x = (celsius: number) =>
@@ -147,7 +146,7 @@ const shortened = (room: string) =>
 /** A valve that is filled from below as far as it is open. */
 function Lockshield({ at: [x, y], turns }: { at: readonly [number, number]; turns: number }) {
   const size = 8;
-  const open = Math.min(1, turns / most) * 2 * size;
+  const open = Math.min(1, turns / openTurns) * 2 * size;
   return (
     <g>
       <rect x={x - size} y={y + size - open} width={2 * size} height={open} fill="var(--act)" />

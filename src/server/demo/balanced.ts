@@ -1,10 +1,9 @@
+import { openTurns } from '../../core/balancing';
 import type { Entry } from '../../core/job-file';
 import type { Clock } from '../../core/practice';
 import { seededRandom } from '../../core/simulation';
 import { drawHouse, settledHouse, thermometerFor } from '../../core/simulation/house';
 import type { DemoJob } from './firm';
-
-const openTurns = 4;
 
 /** Radiators of a simulated house: listed, opened, warmed up, and read once. */
 export function balancedEntries(

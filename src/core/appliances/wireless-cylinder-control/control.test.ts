@@ -138,6 +138,18 @@ describe('the family', () => {
     }
   });
 
+  it('is fed with 120 or 230 V, and refuses a plate that says another', () => {
+    const of = (volt: number) => {
+      const { unit, site } = sampleUnit(family, {});
+      return plateOf({
+        unit: { ...unit, plate: { ...unit.plate, rated: { volt } } },
+        site,
+      } as JobFile);
+    };
+    expect(of(120).lineVolt).toBe(120);
+    expect(() => of(400)).toThrow(/120 or 230 V/);
+  });
+
   it('has no valve, boiler or pump where it switches an immersion heater', () => {
     const ids = faults(immersion).map(({ id }) => id);
     expect(ids.some((id) => /^(valve|boiler|pump|circuit)\./.test(id))).toBe(false);
