@@ -2,6 +2,7 @@ import { combiBoiler } from './combi-boiler';
 import { electricStorageOneElement } from './electric-storage-one-element';
 import { electricStorageTwoElement } from './electric-storage-two-element';
 import { gasStoragePilot } from './gas-storage-pilot';
+import { heatPumpCylinder } from './heat-pump-cylinder';
 import { registerFamily } from './registry';
 import { systemBoiler } from './system-boiler';
 import { tanklessGas } from './tankless-gas';
@@ -19,4 +20,5 @@ export const families = [
   combiBoiler,
   systemBoiler,
   wirelessCylinderControl,
+  heatPumpCylinder,
 ].map(registerFamily);

@@ -29,6 +29,8 @@ export interface Drawing {
     readonly width: number;
     readonly height: number;
   };
+  /** Other vessels of water, each by the id under which the picture has its temperature. */
+  readonly vessels?: readonly DrawnVessel[];
   readonly elements: readonly DrawnElement[];
   readonly lamps?: readonly DrawnLamp[];
   /** Ways of gas, water, air and flue gas, drawn beneath everything else in this order. */
@@ -66,7 +68,10 @@ export type SymbolKind =
   | 'meter'
   | 'tap'
   | 'tip'
-  | 'pump';
+  | 'pump'
+  | 'fan'
+  | 'mixer'
+  | 'pocket';
 
 /** A thing with a state of its own: a flame that burns, a valve that stands open. */
 export interface DrawnSymbol extends Point {
@@ -117,6 +122,13 @@ export interface DrawnBox {
   readonly height: number;
   /** Where its label stands: inside at the foot unless said. */
   readonly labelAt?: 'top' | 'bottom' | 'under';
+}
+
+export interface DrawnVessel extends Point {
+  readonly id: string;
+  readonly label: string;
+  readonly width: number;
+  readonly height: number;
 }
 
 export interface DrawnLamp extends Point {

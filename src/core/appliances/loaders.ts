@@ -47,6 +47,11 @@ export const familyList: readonly FamilyEntry[] = [
     title: 'Wireless cylinder control',
     load: () => import('./wireless-cylinder-control').then((each) => each.wirelessCylinderControl),
   },
+  {
+    id: 'heat-pump-cylinder',
+    title: 'Heat pump and cylinder',
+    load: () => import('./heat-pump-cylinder').then((each) => each.heatPumpCylinder),
+  },
 ];
 
 const loading = new Map<string, Promise<ApplianceFamily | undefined>>();

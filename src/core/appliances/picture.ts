@@ -27,6 +27,8 @@ export interface PictureState {
   readonly controls: Readonly<Record<string, string>>;
   readonly topCelsius: number;
   readonly bottomCelsius: number;
+  /** Of vessels beside the tank, in °C, by the drawing's id. */
+  readonly vesselCelsius?: Readonly<Record<string, number>>;
   /** Fault that the picture is drawn with, and what else the leading suspects would have broken. */
   readonly faults: readonly string[];
   readonly suspected: readonly SuspectedPart[];

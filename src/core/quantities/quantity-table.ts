@@ -84,7 +84,7 @@ export const quantityTable = {
   },
   power: {
     key: 'watt',
-    reach: [1, 100_000],
+    reach: [0, 100_000],
     goesOver: false,
     askedIn: 'watts',
     shown: both('W'),

@@ -185,6 +185,50 @@ const shapes: Readonly<Record<DrawnSymbol['kind'], (look: Look) => React.ReactNo
       strokeLinecap="round"
     />
   ),
+  fan: (look) => (
+    <>
+      <circle r="24" {...ink} />
+      {[0, 120, 240].map((turn) => (
+        <path
+          key={turn}
+          d="M0 0c-4 -8 0 -18 8 -20c4 8 0 16 -8 20z"
+          transform={`rotate(${turn})`}
+          stroke="var(--ink)"
+          strokeWidth="1.6"
+          fill={
+            look === 'on' ? 'var(--heat)' : look === 'weak' ? 'var(--heat-wash)' : 'var(--sheet)'
+          }
+        />
+      ))}
+    </>
+  ),
+  mixer: (look) => (
+    <>
+      <path
+        d="M-16 -9L0 0L-16 9zM16 -9L0 0L16 9zM-9 -16L0 0L9 -16z"
+        {...ink}
+        strokeLinejoin="round"
+      />
+      <path
+        d="M-16 -9L0 0L-16 9z"
+        stroke="var(--ink)"
+        strokeWidth="1.8"
+        fill={look === 'on' ? 'var(--heat)' : look === 'weak' ? 'var(--heat-wash)' : 'var(--sheet)'}
+      />
+    </>
+  ),
+  /** A sensor in its pocket, from the left: home, part of the way in, or beside it. */
+  pocket: (look) => (
+    <>
+      <path d="M-8 -7H30a7 7 0 0 1 0 14H-8" {...ink} />
+      <path
+        d={{ on: 'M-34 0H28', weak: 'M-44 0H4', off: 'M-44 -15H-4' }[look]}
+        stroke={look === 'on' ? 'var(--ink)' : 'var(--heat)'}
+        strokeWidth="5"
+        strokeLinecap="round"
+      />
+    </>
+  ),
   pump: (look) => (
     <>
       <circle r="16" {...ink} />

@@ -99,6 +99,39 @@ export function Tank({
   );
 }
 
+/** Vessels beside the tank, each with its water. */
+export function Vessels({ plan, picture, temperature }: UnitPictureProps) {
+  return plan.drawing.vessels?.map(({ id, label, x, y, width, height }) => {
+    const celsius = picture.vesselCelsius?.[id];
+    return (
+      <g key={id}>
+        <rect
+          x={x}
+          y={y}
+          width={width}
+          height={height}
+          rx={22}
+          fill="var(--sheet)"
+          stroke="var(--ink)"
+          strokeWidth={2.2}
+        />
+        {temperature && celsius !== undefined && (
+          <Water x={x} top={y + 8} width={width} celsius={celsius} text={temperature(celsius)} />
+        )}
+        <text
+          x={x + width / 2}
+          y={y + height - 12}
+          textAnchor="middle"
+          fontSize="13"
+          fill="var(--ink)"
+        >
+          {label}
+        </text>
+      </g>
+    );
+  });
+}
+
 function Water({
   x,
   top,

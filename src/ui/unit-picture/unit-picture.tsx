@@ -5,7 +5,7 @@ import { cropBox, freeEnd, freeEndId, freeEndOf, placeOf, wholeOf } from './plan
 import { Clamp, FreeEnd, Probe, Terminal } from './terminals';
 import type { UnitPictureProps } from './props';
 import { Symbols } from './symbols';
-import { Tank } from './tank';
+import { Tank, Vessels } from './tank';
 import { Ways } from './ways';
 
 /** The unit, drawn from the model: what is live, what flows, what burns, what is lifted, where to touch. */
@@ -26,6 +26,7 @@ export function UnitPicture(props: UnitPictureProps) {
       preserveAspectRatio="xMidYMid meet"
     >
       <Tank {...props} />
+      <Vessels {...props} />
       <Ways plan={plan} picture={picture} />
       {drawing.boxes.map((box) => (
         <PartBox
