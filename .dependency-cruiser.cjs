@@ -71,7 +71,7 @@ module.exports = {
       name: 'the-simulated-tank-is-not-the-model-that-is-judged-by-it',
       severity: 'error',
       from: { path: '^src/core/simulation/', pathNot: '\\.test\\.ts$' },
-      to: { path: '^src/core/(thermal|water|balancing|radio)/' },
+      to: { path: '^src/core/(thermal|water|balancing|radio|heat-pump|mixing-valve)/' },
     },
     {
       name: 'instruments-know-what-is-measured-and-nothing-else',

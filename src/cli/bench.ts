@@ -8,7 +8,7 @@ import {
   at90,
   balanceHouse,
   balancingReportOf,
-  benchedTaps,
+  benchedFamilies,
   bestPossible,
   countContradictions,
   gasParts,
@@ -18,8 +18,8 @@ import {
   plannersCost,
   reduce,
   reportOf,
-  tapParts,
-  tapReportOf,
+  familyParts,
+  familyReportOf,
   type Part,
   type UnitOutcome,
 } from '../core/benchmark';
@@ -57,12 +57,12 @@ const unitsInChunk = 50;
 export async function bench(root: string, words: readonly string[]): Promise<number> {
   const [first, second] = words;
   const tap =
-    first !== undefined && Object.hasOwn(benchedTaps, first) ? benchedTaps[first] : undefined;
+    first !== undefined && Object.hasOwn(benchedFamilies, first) ? benchedFamilies[first] : undefined;
   const isNamed = first === gasId || first === balancingId || tap !== undefined;
   const argument = isNamed ? second : first;
   const share = argument === undefined ? 1 : Number(argument);
   if (!(share > 0 && share <= 1) || words.length > (isNamed ? 2 : 1)) {
-    const named = [gasId, ...Object.keys(benchedTaps), balancingId].join(', ');
+    const named = [gasId, ...Object.keys(benchedFamilies), balancingId].join(', ');
     console.error(
       `A share of the units is a number above 0, up to 1; what is named is one of ${named}.`,
     );
@@ -79,7 +79,7 @@ export async function bench(root: string, words: readonly string[]): Promise<num
   };
   const name = isNamed ? first! : 'diagnosis';
   const page = tap
-    ? tapReportOf(tap, await runChunks(chunksOf(tapParts(tap), share)), circumstances)
+    ? familyReportOf(tap, await runChunks(chunksOf(familyParts(tap), share)), circumstances)
     : first === balancingId
       ? balancingReportOf(balancedHouses(share), circumstances)
       : isNamed
@@ -234,7 +234,7 @@ export const isBenchWorker = !isMainThread && workerData === 'bench';
 
 export function serveBench(): void {
   parentPort!.on('message', ({ part, seed, from, to }: Chunk) => {
-    const { run } = [...parts, ...gasParts, ...Object.values(benchedTaps).flatMap(tapParts)].find(
+    const { run } = [...parts, ...gasParts, ...Object.values(benchedFamilies).flatMap(familyParts)].find(
       (each) => each.name === part,
     )!;
     const outcomes = Array.from({ length: to - from }, (_, k) =>

@@ -16,6 +16,8 @@ export interface JointReading {
   readonly title: string;
   /** In the order that the judge takes them. */
   readonly checks: readonly string[];
+  /** What was done once that changes them: what was read before it and after it does not belong together. */
+  readonly changedBy?: readonly string[];
   /** @param values a number of each check, in its kept unit. */
   judge(values: readonly number[]): JointVerdict;
 }

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { benchedTaps, tapParts } from './tap-parts';
+import { benchedFamilies, familyParts } from './family-parts';
 
 describe('units out of the belief itself', () => {
   it('are right as often as the engine says that it is: where the world is as it believes, it is honest', () => {
-    const { run } = tapParts(benchedTaps['tankless-gas']!).find(
+    const { run } = familyParts(benchedFamilies['tankless-gas']!).find(
       ({ name }) => name === 'tankless-gas-believed',
     )!;
     const outcomes = Array.from({ length: 80 }, (_, index) => run(31, index, () => 0));

@@ -15,5 +15,5 @@ export { at90, parts } from './parts';
 export { bestPossible, plannersCost, reduce } from './reduced-model';
 export { reportOf, type Measured } from './report';
 export { measureSpeed } from './speed';
-export { benchedTaps, tapParts } from './tap-parts';
-export { tapReportOf } from './tap-report';
+export { benchedFamilies, familyParts } from './family-parts';
+export { familyReportOf } from './family-report';

@@ -26,6 +26,8 @@ export interface UnitOutcome {
   readonly isRight: boolean;
   /** Its likeliest repair is one that the unit needs. */
   readonly isLikeliestNeeded: boolean;
+  /** All that the verdict asks for is needed, be it everything or not. */
+  readonly isAllNeeded: boolean;
   readonly isSingle: boolean;
   readonly probability?: number;
   readonly minutes: number;
@@ -68,6 +70,7 @@ export function part(
         isNamedUnlisted: run.repairs.includes('look-further'),
         isRight: right === 'all' ? isAll(run.repairs) : isLikeliestNeeded,
         isLikeliestNeeded,
+        isAllNeeded: run.repairs.every((each) => needed.includes(each)),
         isSingle: subject.unit.faults.length === 1,
         probability: run.probability,
         minutes: run.minutes,

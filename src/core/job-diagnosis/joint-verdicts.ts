@@ -1,4 +1,4 @@
-import type { ApplianceFamily, JointVerdict } from '../appliances';
+import type { ApplianceFamily, JointReading, JointVerdict } from '../appliances';
 import type { WalkedEntry } from '../job-file/fold';
 import { quantityOf } from '../job-file/quantity';
 import { numberOf } from '../quantities';
@@ -12,8 +12,8 @@ export interface JointFinding {
 }
 
 /**
- * What readings say that are judged together, the earliest first. Only readings between the same two repairs belong together,
- * of each check the last; nothing is said before all are there.
+ * What readings say that are judged together, the earliest first. Only readings between the same two repairs belong together, and
+ * between the same two of what changes them; of each check the last. Nothing is said before all are there.
  */
 export function jointVerdicts(
   family: ApplianceFamily,
@@ -21,23 +21,40 @@ export function jointVerdicts(
 ): JointFinding[] {
   const { joint = [] } = family;
   if (joint.length === 0) return [];
-  const wanted = new Set(joint.flatMap(({ checks }) => checks));
-  const sittings = new Map<number, Map<string, number>>();
+  const sittings = new Map<string, Sitting>();
   for (const { entry, before } of walked) {
-    if (entry.kind !== 'reading' || entry.check === undefined || !wanted.has(entry.check)) continue;
-    const quantity = quantityOf(entry, family.catalogue);
+    if (entry.kind !== 'reading' || entry.check === undefined) continue;
+    const { check } = entry;
+    const judged = joint.filter(({ checks }) => checks.includes(check));
+    const quantity = judged.length > 0 ? quantityOf(entry, family.catalogue) : undefined;
     const value = entry.value && quantity ? numberOf(entry.value, quantity) : undefined;
     if (value === undefined) continue;
     const repairs = before.repairsDone.length;
-    const sitting = sittings.get(repairs) ?? new Map<string, number>();
-    sittings.set(repairs, sitting.set(entry.check, value));
+    for (const reading of judged) {
+      const changed = reading.changedBy?.filter((each) => before.done.includes(each)) ?? [];
+      const key = `${reading.id} ${repairs} ${changed.join(' ')}`;
+      const sitting = sittings.get(key) ?? { reading, repairs, values: new Map() };
+      sitting.values.set(check, value);
+      sittings.set(key, sitting);
+    }
   }
-  return [...sittings].flatMap(([repairs, values]) =>
-    joint.flatMap(({ id, title, checks, judge }) => {
-      const found = checks.map((check) => values.get(check));
-      return found.every((each) => each !== undefined)
-        ? [{ id, title, verdict: judge(found), isAfterRepair: repairs > 0 }]
-        : [];
-    }),
-  );
+  return [...sittings.values()].flatMap(({ reading, repairs, values }) => {
+    const found = reading.checks.map((check) => values.get(check));
+    return found.every((each) => each !== undefined)
+      ? [
+          {
+            id: reading.id,
+            title: reading.title,
+            verdict: reading.judge(found),
+            isAfterRepair: repairs > 0,
+          },
+        ]
+      : [];
+  });
+}
+
+interface Sitting {
+  readonly reading: JointReading;
+  readonly repairs: number;
+  readonly values: Map<string, number>;
 }

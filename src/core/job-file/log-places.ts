@@ -10,6 +10,7 @@ export const logPlaces = [
   'flow-pipe',
   'return-pipe',
   'room',
+  'buffer',
 ] as const;
 
 export type LogPlace = (typeof logPlaces)[number] | `readout-${string}`;

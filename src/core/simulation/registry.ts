@@ -1,6 +1,7 @@
 import type { SimulatedFamily } from './simulated-family';
 import { simulatedOneElement } from './electric/one-element';
 import { simulatedGas } from './gas/heater';
+import { simulatedHeatPump } from './heat-pump/heat-pump';
 import { simulatedCombi } from './running-water/combi-boiler';
 import { simulatedTankless } from './running-water/tankless-heater';
 import { simulatedTwoElement } from './electric/two-element';
@@ -16,6 +17,7 @@ const simulatedFamilies: readonly SimulatedFamily[] = [
   simulatedCombi,
   simulatedZoned,
   simulatedWireless,
+  simulatedHeatPump,
 ];
 
 /** @throws RangeError for a family without simulated units. */

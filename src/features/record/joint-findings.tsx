@@ -17,8 +17,8 @@ export function JointFindings({
   if (findings.length === 0) return null;
   return (
     <ul className="mt-2" aria-label="Judged together">
-      {findings.map(({ id, title, verdict, isAfterRepair }) => (
-        <li key={`${id} ${isAfterRepair}`} className="flex items-start gap-2 py-1">
+      {findings.map(({ id, title, verdict, isAfterRepair }, k) => (
+        <li key={`${id} ${k}`} className="flex items-start gap-2 py-1">
           <span className="mt-1 shrink-0">{verdict.isGood ? <Tick /> : <CrossedBox />}</span>
           <span>
             <strong className="font-semibold">

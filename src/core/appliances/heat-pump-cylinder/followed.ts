@@ -24,6 +24,7 @@ const callOfRooms: readonly ElementId[] = [
   'season.output',
   'machine.output',
   'diverter.heating',
+  'plant.left',
 ];
 const flow: readonly ElementId[] = ['strainer.flow', 'pump.flow', 'primary.flow'];
 const rooms = (...elements: readonly ElementId[]): Follows => ({

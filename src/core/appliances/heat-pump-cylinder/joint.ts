@@ -1,6 +1,12 @@
-import { depthOfShare, pocketMillimetre, pocketShare, shareOfPair } from '../../heat-pump';
+import {
+  depthOfShare,
+  pocketMillimetre,
+  pocketShare,
+  roomOvershoot,
+  shareOfPair,
+} from '../../heat-pump';
 import type { JointReading, JointVerdict } from '../joint-reading';
-import { roomCelsius } from './model';
+import { done, roomCelsius } from './model';
 
 /** A share at or above this is home: paste, contact and the thermometer's own error are in it. */
 const homeShare = 0.9;
@@ -8,11 +14,12 @@ const homeShare = 0.9;
 const overShare = 1.12;
 
 /** What the unit believes of a water against what is there. */
-function pair(sensor: string, checks: readonly [string, string]): JointReading {
+function pair(sensor: string, checks: readonly [string, string], changedBy: string): JointReading {
   return {
     id: `${sensor}-pair`,
     title: `${sensor[0]!.toUpperCase()}${sensor.slice(1)} sensor against its water`,
     checks,
+    changedBy: [changedBy],
     judge([readoutCelsius = 0, contactCelsius = 0]): JointVerdict {
       const share = shareOfPair(readoutCelsius, contactCelsius, roomCelsius);
       const both = [
@@ -39,7 +46,18 @@ function pair(sensor: string, checks: readonly [string, string]): JointReading {
           : `as one ${depth} mm in of ${pocketMillimetre}, or one that drifted`;
       return {
         isGood: false,
-        words: [...both, `${told}, ${where}. In a room of `, { celsius: roomCelsius }],
+        words: [
+          ...both,
+          `${told}, ${where}. In a room of `,
+          { celsius: roomCelsius },
+          ...(sensor === 'buffer' && contactCelsius > 42
+            ? [
+                '; so hot, rooms go on by ',
+                { kelvin: roomOvershoot(contactCelsius - 2, roomCelsius) },
+                ' once their thermostat has stopped it',
+              ]
+            : []),
+        ],
       };
     },
   };
@@ -49,6 +67,7 @@ function pair(sensor: string, checks: readonly [string, string]): JointReading {
 const mixer: JointReading = {
   id: 'mixer-three',
   title: 'Hot port, mixed port, tap',
+  changedBy: [done.mixerOpened, done.mixerShut],
   checks: ['mixer-hot-port-temperature', 'mixer-mixed-port-temperature', 'tap-temperature'],
   judge([hot = 0, mixed = 0, tap = 0]): JointVerdict {
     const words = [
@@ -85,7 +104,15 @@ const mixer: JointReading = {
 };
 
 export const joint: readonly JointReading[] = [
-  pair('buffer', ['display-buffer-temperature', 'contact-buffer-temperature']),
-  pair('cylinder', ['display-cylinder-temperature', 'contact-cylinder-temperature']),
+  pair(
+    'buffer',
+    ['display-buffer-temperature', 'contact-buffer-temperature'],
+    done.bufferSensorHome,
+  ),
+  pair(
+    'cylinder',
+    ['display-cylinder-temperature', 'contact-cylinder-temperature'],
+    done.cylinderSensorHome,
+  ),
   mixer,
 ];

@@ -88,15 +88,24 @@ export interface Heating {
   readonly load: number;
   readonly isAtLimit: boolean;
   readonly runs: boolean;
+  /** All of it goes to the cylinder, and the rooms get nothing. */
+  readonly isElsewhere: boolean;
 }
 
 /** What the machine makes of a call for heating that has stood for a quarter of an hour. */
 export function heating({ elements: e, standing, state, plate }: HeatPumpUnit): Heating {
   const runs = isMachineAble(e, state) && state.controls.power !== 'off';
-  const still: Heating = { bufferCelsius: 24, load: 0, isAtLimit: false, runs: false };
+  const still: Heating = {
+    bufferCelsius: roomCelsius + e['plant.left'],
+    load: 0,
+    isAtLimit: false,
+    runs: false,
+    isElsewhere: false,
+  };
   if (!runs) return still;
-  if (!is(e['diverter.heating'])) return { ...still, runs: true, isAtLimit: true, load: 1 };
-  if (standing.isStarved) return { ...still, bufferCelsius: 26, runs: true, load: 1 };
+  if (!is(e['diverter.heating']) || standing.isStarved) {
+    return { ...still, runs: true, isAtLimit: true, load: 1, isElsewhere: true };
+  }
   const target = e['heating-curve.celsius'] * e['target.share'];
   const driven = is(e['buffer-sensor.whole'])
     ? drivenWater(
@@ -115,6 +124,7 @@ export function heating({ elements: e, standing, state, plate }: HeatPumpUnit): 
     load: driven.isAtLimit ? 1 : load,
     isAtLimit: driven.isAtLimit || flowShare(e, state) < 0.55,
     runs,
+    isElsewhere: false,
   };
 }
 
@@ -141,11 +151,12 @@ export function run(unit: HeatPumpUnit): Signals {
   const stored = standing.storedCelsius * e['stored.share'];
   const heat = heating(unit);
   const flow = flowShare(e, state);
-  const isStanding = !heat.runs || is(e['cycle.stands']);
+  // It stands between two runs only where there are any: at its limit, or for want of flow.
+  const isStanding = !heat.runs || (is(e['cycle.stands']) && (heat.isAtLimit || flow < 0.8));
   const isHeating = heat.runs && !isStanding;
   const spread = isHeating ? kelvin.flowToReturn / flow : 0.3;
   const trueFlow =
-    heat.bufferCelsius +
+    (heat.isElsewhere ? atLimit(plate) - kelvin.flowOverBuffer : heat.bufferCelsius) +
     (isHeating ? kelvin.flowOverBuffer + 0.5 * (spread - kelvin.flowToReturn) : 0.2);
   const ratio = performanceRatio(Math.min(75, trueFlow), outdoorCelsius);
   const watt = isStanding ? standbyWatt : standbyWatt + (heat.load * plate.heatWatt) / ratio;
@@ -209,6 +220,9 @@ export function run(unit: HeatPumpUnit): Signals {
   };
 }
 
+/** Water of a machine that runs to its limit. */
+const atLimit = ({ flowLimitCelsius }: HeatPumpPlate) => flowLimitCelsius - limitMarginKelvin;
+
 /** What the room lies over its thermostat once that has stopped the call; under it where the emitters give too little. */
 function roomDifference({ bufferCelsius }: Heating, e: Elements): number {
   const given = (bufferCelsius - roomCelsius) / (usualTarget - roomCelsius);
@@ -264,6 +278,8 @@ export function situations(plate: HeatPumpPlate, e: Elements): readonly HeatPump
   // Near its limit a coil gives less and less: half of what it lies over the cylinder is never got.
   const reached = Math.min(read.waterCelsius, most - 0.2 * e['coil.approach']);
   const stored = reached - cycled - wide - slow - (e['circulation.fall'] > 8 ? 3 : 0);
+  // Every call of the rooms goes into it as well.
+  if (!is(e['diverter.heating'])) return at(atLimit(plate) - 3);
   if (!is(e['schedule.covers'])) return at(stored - 8, stored - 14);
   if (!is(e['draw.usual'])) return at(stored - 4, stored - 9);
   if (read.isAtLimit && is(e['cylinder-sensor.whole'])) {

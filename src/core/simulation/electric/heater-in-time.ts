@@ -286,7 +286,7 @@ export function heaterInTime(
           return running.litrePerMinute > 0
             ? tank.outletCelsius(running.litrePerMinute) - 0.5
             : tank.roomCelsius + 0.35 * (tank.celsiusAt(0.98) - tank.roomCelsius);
-        case 'room':
+        default:
           return tank.roomCelsius;
       }
     },

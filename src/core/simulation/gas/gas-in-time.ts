@@ -110,7 +110,7 @@ export function gasInTime(
           return litrePerMinute > 0
             ? tank.outletCelsius(litrePerMinute) - 0.5
             : tank.roomCelsius + 0.35 * (tank.celsiusAt(0.98) - tank.roomCelsius);
-        case 'room':
+        default:
           return tank.roomCelsius;
       }
     },

@@ -10,6 +10,10 @@ export const places = [
   'upper-cover',
   'lower-cover',
   'room',
+  'buffer',
+  'readout-buffer',
+  'readout-cylinder',
+  'readout-flow',
 ] as const;
 export type Place = (typeof places)[number];
 

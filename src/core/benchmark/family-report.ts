@@ -2,11 +2,11 @@ import type { UnitOutcome } from './part';
 import type { Circumstances } from './report';
 import { savingOf, type Share } from './statistics';
 import { rightOf, singlesOf, strategyRow, sumMinutes, table } from './strategy-table';
-import { tapParts, type BenchedTap } from './tap-parts';
+import { familyParts, type BenchedFamily } from './family-parts';
 
-/** A family that warms its water as it runs, on simulated units, as a page. */
-export function tapReportOf(
-  benched: BenchedTap,
+/** A family on its simulated units, as a page. */
+export function familyReportOf(
+  benched: BenchedFamily,
   outcomes: Readonly<Record<string, readonly UnitOutcome[]>>,
   at: Circumstances,
 ): string {
@@ -33,6 +33,8 @@ export function tapReportOf(
   ];
   const likeliest = (list: readonly UnitOutcome[]) =>
     rightOf(list.map((each) => ({ ...each, isRight: each.isLikeliestNeeded })));
+  const withoutWrongPart = (list: readonly UnitOutcome[]) =>
+    rightOf(list.map((each) => ({ ...each, isRight: each.isAllNeeded })));
   const asBelieved = sumMinutes(believed);
   return [
     `# Benchmark: ${title}`,
@@ -52,7 +54,12 @@ export function tapReportOf(
           ? []
           : [share('all that the unit needs', floor.exact, rightOf)]),
         share('the same, of single faults', floor.singles, singlesOf),
-        share('likeliest repair is needed', floor.first, likeliest),
+        ...(floor.first === undefined
+          ? []
+          : [share('likeliest repair is needed', floor.first, likeliest)]),
+        ...(floor.noWrongPart === undefined
+          ? []
+          : [share('nothing that it does not need', floor.noWrongPart, withoutWrongPart)]),
         [
           'minutes',
           `at most ${floor.minutes}`,
@@ -76,7 +83,7 @@ export function tapReportOf(
     '',
     table(
       ['', 'units', 'right', 'single faults', 'two faults', 'minutes', 'checks'],
-      tapParts(benched).flatMap((each) => strategyRow(each, outcomes[each.name] ?? [])),
+      familyParts(benched).flatMap((each) => strategyRow(each, outcomes[each.name] ?? [])),
     ),
     '',
   ].join('\n');
