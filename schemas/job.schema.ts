@@ -94,6 +94,18 @@ export const balancingPhases = [
 export const radiatorKinds = ['10', '11', '21', '22', '33', 'column', 'towel'] as const;
 
 /** Why a radiator is left out of the balance. */
+export const mixingPhases = ['begun', 'read', 'ended'] as const;
+export const mixingOutlets = ['bath', 'basin', 'shower', 'kitchen'] as const;
+export const limitRules = ['tmv2', 'document-g', 'own'] as const;
+export const mixingEnds = [
+  'wanted',
+  'at-limit',
+  'no-gain',
+  'stored-limits',
+  'over-limit',
+  'stopped',
+] as const;
+
 export const asideReasons = [
   'starved',
   'sludge',
@@ -323,6 +335,33 @@ const entries: Record<string, Schema> = {
       found: text(400),
       ended: oneOf('even', 'nothing-gains', 'stopped'),
       isRestored: flag,
+    },
+  ),
+  /** A mixing valve that is set step by step; each entry carries what its phase needs. */
+  mixing: entry(
+    'mixing',
+    { phase: oneOf(...mixingPhases) },
+    {
+      outlet: oneOf(...mixingOutlets),
+      rule: oneOf(...limitRules),
+      /** Of the firm's own rule. */
+      limit: ref('measured'),
+      /** Anyone small, old or frail lives there. */
+      isFrail: flag,
+      wanted: ref('measured'),
+      /** Eighths of a turn from as found; open is more. */
+      eighths: { type: 'integer', minimum: -40, maximum: 40 },
+      hot: ref('measured'),
+      mixed: ref('measured'),
+      cold: ref('measured'),
+      tap: ref('measured'),
+      /** Why it was opened past its limit, or left. */
+      reason: text(400),
+      ended: oneOf(...mixingEnds),
+      isLocked: flag,
+      isTold: flag,
+      /** The farthest tap, at the end. */
+      farthest: ref('measured'),
     },
   ),
   photo: entry('photo', { attachment: { type: 'string', pattern: '^[0-9a-f]{64}$' } }),

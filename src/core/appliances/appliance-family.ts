@@ -153,6 +153,12 @@ export interface SystemSettings {
   context(plate: FamilyPlate): Omit<SystemSheetContext, 'choice' | 'number'>;
 }
 
+/** A mixing valve on stored hot water. */
+export interface MixingUse {
+  /** Litres that are stored ahead of it; undefined where this plate has no valve. */
+  litre(plate: FamilyPlate): number | undefined;
+}
+
 /** What a plate and its site say, as a family keeps it: only the family that read it looks inside. */
 export type FamilyPlate = object;
 
@@ -338,6 +344,8 @@ export interface ApplianceFamily {
   readonly joint?: readonly JointReading[];
   /** Codes on a display or a light that blinks, where its control has any. */
   readonly codes?: FamilyCodes;
+  /** It moves heat out of the air instead of burning anything. */
+  readonly isHeatPump?: boolean;
   /** Something burns in it: some of its checks are gas work. */
   readonly burnsGas: boolean;
   /** Whether an answer of the call forbids a check. */
@@ -362,6 +370,8 @@ export interface ApplianceFamily {
   readonly flue?: FlueAnalysis;
   /** Radiators that hang on it and can be balanced. */
   readonly radiators?: RadiatorUse;
+  /** The mixing valve on its hot water, where it has one. */
+  readonly mixing?: MixingUse;
   /** Sensors that are judged by their ohms. */
   readonly sensors?: SensorUse;
   /** Where a fault without a name sits. */

@@ -1,7 +1,7 @@
 import type { FamilyCatalogue } from './catalogue';
 import type { BalancingEntry } from './generated/job-types';
 import type { JobFileProblem } from './problem';
-import { unitProblems } from './value-problems';
+import { phaseProblems } from './phase-problems';
 
 type Field = Exclude<keyof BalancingEntry, 'id' | 'at' | 'kind' | 'phase'>;
 
@@ -64,23 +64,5 @@ export function balancingProblems(
   if (!heatsRadiators) {
     return [{ pointer: `${pointer}/kind`, message: `${family} heats no radiators.` }];
   }
-  return [
-    ...needed[entry.phase]
-      .filter((field) => entry[field] === undefined)
-      .map((field) => ({
-        pointer: `${pointer}/${field}`,
-        message: `"${field}" is missing: an entry "${entry.phase}" says it.`,
-      })),
-    ...(Object.keys(measured) as (keyof typeof measured)[]).flatMap((field) => {
-      const value = entry[field];
-      if (value === undefined) return [];
-      const { quantity, least, most, words } = measured[field];
-      const at = `${pointer}/${field}`;
-      const problems = unitProblems(value, quantity, at);
-      const [number] = Object.values(value) as number[];
-      return problems.length > 0 || (number! >= least && number! <= most)
-        ? problems
-        : [{ pointer: at, message: `This is none ${words}.` }];
-    }),
-  ];
+  return phaseProblems(entry, pointer, needed[entry.phase], measured);
 }

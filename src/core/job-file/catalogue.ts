@@ -50,6 +50,8 @@ export interface FamilyCatalogue {
   readonly plate: { readonly required: readonly string[]; readonly known: ReadonlySet<string> };
   /** Whether radiators hang on it that can be balanced. */
   readonly heatsRadiators?: boolean;
+  /** Whether a mixing valve sits on its hot water. */
+  readonly mixesHotWater?: boolean;
   /** The check that a sheet of burners belongs to, where there are any. */
   readonly burnerCheck?: string;
   check(id: string): CatalogueCheck | undefined;

@@ -1,5 +1,6 @@
 import { burnerProblem, type BurnerLook } from '../combustion/burner-sheet';
 import { balancingProblems } from './balancing-problems';
+import { mixingProblems } from './mixing-problems';
 import type { FamilyCatalogue } from './catalogue';
 import { effectiveEntries } from './corrections';
 import { walkEntries } from './fold';
@@ -206,6 +207,8 @@ function ownProblems(entry: Entry, pointer: string, catalogue: FamilyCatalogue):
       return logProblems(entry, pointer);
     case 'balancing':
       return balancingProblems(entry, pointer, catalogue);
+    case 'mixing':
+      return mixingProblems(entry, pointer, catalogue);
     case 'skip':
       return catalogue.check(entry.check) ? [] : [unknownCheck(pointer, entry.check, catalogue)];
     case 'setting':

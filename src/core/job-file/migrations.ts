@@ -38,6 +38,7 @@ export const migrations: readonly Migration[] = [
     to: [1, 6],
     bring: asItWas,
   },
+  { name: 'mixing-valves-set-step-by-step', to: [1, 7], bring: asItWas },
 ];
 
 /** What this program writes. */

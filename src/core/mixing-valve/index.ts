@@ -24,3 +24,4 @@ export {
   type MixingReading,
   type NextTurn,
 } from './steps';
+export { mixingSession, type MixingSession, type MixingStep } from './session';

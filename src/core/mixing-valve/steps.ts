@@ -49,6 +49,7 @@ export interface NextTurn {
 }
 
 export interface MixingFigures {
+  readonly tapCelsius: number;
   /** Share of hot water in the mixed, by the balance of energy. */
   readonly hotShare: number;
   readonly litres: number;
@@ -109,6 +110,7 @@ function figuresOf(
   const hotThen = Math.max(disinfectionCelsius, hotCelsius);
   const mixedThen = mixedFrom(held, hotThen, coldCelsius);
   return {
+    tapCelsius,
     hotShare: hotShareOf(reading),
     litres: litresAtOutlet(tankLitre, hotCelsius, coldCelsius, tapCelsius),
     marginKelvin: limitCelsius - tapCelsius,

@@ -11,8 +11,11 @@ export interface School {
   readonly question: string;
   /** Where nobody has chosen, the first. */
   readonly ways: readonly [usual: SchoolWay, other: SchoolWay, ...rest: SchoolWay[]];
-  /** Only where units of this kind are worked on: with a tank, warming a tap as it runs, with radiators on it. All where absent. */
-  readonly only?: 'tank' | 'tap' | 'tap-loop' | 'radiators';
+  /**
+   * Only where units of this kind are worked on: with a tank, warming a tap as it runs, with radiators on it, with a
+   * mixing valve, a heat pump. All where absent.
+   */
+  readonly only?: 'tank' | 'tap' | 'tap-loop' | 'radiators' | 'mixing' | 'heat-pump';
   /** Checks that one way takes and the other leaves alone, by way. */
   readonly leavesOut?: Readonly<Record<string, readonly string[]>>;
 }
@@ -249,21 +252,95 @@ export const schools: readonly School[] = [
       },
     ],
   },
+  {
+    id: 'mixing-limit',
+    only: 'mixing',
+    question: 'A mixing valve is opened',
+    ways: [
+      {
+        id: 'to-limit',
+        label: 'to the scald limit',
+        why: 'Whoever is small, old or frail burns in seconds: a step past the limit is asked for a reason.',
+      },
+      {
+        id: 'to-stop',
+        label: 'to its stop',
+        why: 'A household of able adults that wants comfort: seen to work. The margin is shown at every step, with the tank at its hottest too.',
+      },
+    ],
+  },
+  {
+    id: 'heat-pump-storing',
+    only: 'heat-pump',
+    question: 'A heat pump stores its hot water',
+    ways: [
+      {
+        id: 'warm-weekly',
+        label: 'at 50 °C, hot once a week',
+        why: 'A quarter less power for the same water; a weekly hour at 60 °C keeps bacteria down.',
+      },
+      {
+        id: 'hot',
+        label: 'at 60 °C always',
+        why: 'Nothing grows, and it lasts for more showers; it costs about a quarter more power.',
+      },
+    ],
+  },
+  {
+    id: 'heat-pump-running',
+    only: 'heat-pump',
+    question: 'A heat pump heats',
+    ways: [
+      {
+        id: 'steady',
+        label: 'all day, on its curve',
+        why: 'Cool water and long runs: the most heat for its power, and even rooms.',
+      },
+      {
+        id: 'windows',
+        label: 'in windows of a cheap tariff',
+        why: 'Cheaper where power is dear by the hour; the water is hotter and the rooms swing.',
+      },
+    ],
+  },
+  {
+    id: 'heat-pump-buffer',
+    only: 'heat-pump',
+    question: 'A buffer',
+    ways: [
+      {
+        id: 'in',
+        label: 'stays in',
+        why: 'Pump and rooms each have their own flow: few starts, defrosts do not chill a room.',
+      },
+      {
+        id: 'out',
+        label: 'is piped past',
+        why: 'Hot and returned water mix in it: without it the flow is a few kelvin cooler for the same rooms.',
+      },
+    ],
+  },
 ];
 
 /** Schools that units of a family are worked by. */
 export const schoolsOf = (family: {
   readonly tap?: { readonly hasFlow: boolean };
   readonly radiators?: object;
+  readonly mixing?: object;
+  readonly isHeatPump?: boolean;
 }): readonly School[] =>
   schools.filter(
     ({ only }) =>
       only === undefined ||
       (only === 'radiators'
         ? family.radiators !== undefined
-        : family.tap === undefined
-          ? only === 'tank'
-          : only === 'tap' || (only === 'tap-loop' && family.tap.hasFlow)),
+        : only === 'mixing'
+          ? family.mixing !== undefined
+          : only === 'heat-pump'
+            ? family.isHeatPump === true
+            : family.tap === undefined
+              ? only === 'tank'
+              : only === 'tap' || (only === 'tap-loop' && family.tap.hasFlow)),
   );
 
 export type ChosenWays = Readonly<Record<string, string>> | undefined;

@@ -8,7 +8,7 @@ import { endedWords } from '@/features/record/balancing-words';
 import { kelvinWords } from '@/features/record/kelvin-words';
 import type { JobRecord } from '@/features/record/use-job-record';
 import { useDraft } from '@/features/record/use-draft';
-import { NumberField, typedNumber } from './number-field';
+import { NumberField, typedNumber } from '@/features/record/number-field';
 import type { BalancingStage } from './stage';
 
 const water = [0, 110] as const;

@@ -7,7 +7,7 @@ import type { UnitSystem } from '@/core/quantities';
 import { radiatorKindWords } from '@/features/record/balancing-words';
 import type { JobRecord } from '@/features/record/use-job-record';
 import { useDraft } from '@/features/record/use-draft';
-import { NumberField, typedNumber } from './number-field';
+import { NumberField, typedNumber } from '@/features/record/number-field';
 
 const sizes = { height: [150, 2600], width: [150, 6000] } as const;
 const watts = [50, 15_000] as const;

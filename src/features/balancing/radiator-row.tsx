@@ -7,7 +7,7 @@ import { asideWords, radiatorKindWords, turnsWords } from '@/features/record/bal
 import { kelvinWords } from '@/features/record/kelvin-words';
 import type { JobRecord } from '@/features/record/use-job-record';
 import { useDraft } from '@/features/record/use-draft';
-import { NumberField, typedNumber } from './number-field';
+import { NumberField, typedNumber } from '@/features/record/number-field';
 import { RadiatorForm } from './radiator-form';
 
 const celsiusRange = [0, 110] as const;

@@ -27,7 +27,10 @@ export function StateBar({ job, state, isHearing, trouble, openRun, onMakeSafe }
   const { site, unit, job: head } = job;
   const family = familyOfJob(job);
   const words = wordsOf(family);
-  const coversOff = Object.keys(state?.facts ?? {});
+  // A fact without words, such as that something was read, is nobody's to look at.
+  const coversOff = Object.keys(state?.facts ?? {}).filter((each) =>
+    Object.hasOwn(family.words.covers, each),
+  );
   return (
     <>
       <header className="sticky top-0 z-10 flex flex-wrap items-stretch border-b-2 border-rule bg-paper lg:static lg:h-14 lg:flex-nowrap">
@@ -61,7 +64,7 @@ export function StateBar({ job, state, isHearing, trouble, openRun, onMakeSafe }
         {coversOff.length > 0 && (
           <div className="hidden flex-col justify-center border-l border-hair px-3 text-small leading-tight lg:flex">
             <span className="font-semibold">
-              {isWorkedDead(family) ? 'Covers off' : 'As it stands'}
+              {family.catalogue.covers.size > 0 ? 'Covers off' : 'As it stands'}
             </span>
             <span className="line-clamp-2 max-w-44">
               {coversOff.map((each) => words.cover(each).replace(' cover', '')).join(', ')}

@@ -75,6 +75,11 @@ export function ProcedureList({
           Radiators: balance them
         </Link>
       )}
+      {family.mixing && (
+        <Link href={`/jobs/${job.job.id}/mixing`} className="button mt-2">
+          Mixing valve: set it step by step
+        </Link>
+      )}
       {going.length > 0 && (
         <section aria-labelledby="runs-going" className="mt-3">
           <h3 id="runs-going" className="font-semibold">

@@ -1,6 +1,7 @@
 import { isWorkedDead, workLooks, type ApplianceFamily } from '@/core/appliances';
 import { callEntryId } from '@/core/job-diagnosis';
 import { balancingResult, balancingTitle } from './balancing-words';
+import { mixingResult, mixingTitles } from './mixing-words';
 import { logWords } from './log-words';
 import {
   currentEntry,
@@ -162,6 +163,8 @@ export class FamilyWords {
         return logTitles[entry.phase];
       case 'balancing':
         return balancingTitle(entry);
+      case 'mixing':
+        return mixingTitles[entry.phase];
     }
   }
 
@@ -273,6 +276,8 @@ export class FamilyWords {
         return logWords(entry, system);
       case 'balancing':
         return balancingResult(entry, system);
+      case 'mixing':
+        return mixingResult(entry, system);
       case 'code':
         return entry.display ?? entry.code;
       default:

@@ -15,6 +15,7 @@ import { StopNote } from '@/features/record/stop-note';
 import { capital, clockTime, complaintWords, longDate, plateWords } from '@/features/record/words';
 import { CautionSign, HotSign } from '@/ui/signs';
 import { ReportBalancing } from './report-balancing';
+import { ReportMixing } from './report-mixing';
 import { ReportCombustion } from './report-combustion';
 import { ReportTemperatures } from './report-temperatures';
 import { ReportReadings } from './report-readings';
@@ -68,6 +69,7 @@ export function Report({
       <ReportTemperatures walked={open.walked} system={system} timeZone={zone} />
       <ReportCombustion job={job} walked={open.walked} system={system} />
       <ReportBalancing job={job} system={system} />
+      <ReportMixing job={job} system={system} />
       <Work job={job} state={state} />
       <ReportProcedures job={job} state={state} />
       <SettingsBlock job={job} state={state} system={system} />

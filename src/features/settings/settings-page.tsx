@@ -45,6 +45,7 @@ function Settings({ initial, system }: { initial: JobFile; system: UnitSystem })
       near={{
         '': 'Bench',
         ...(family.radiators ? { '/balancing': 'Radiators' } : {}),
+        ...(family.mixing ? { '/mixing': 'Mixing valve' } : {}),
         ...(family.flue ? { '/combustion': 'Combustion' } : { '/temperatures': 'Temperatures' }),
       }}
     >

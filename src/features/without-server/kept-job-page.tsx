@@ -27,6 +27,9 @@ const CombustionPage = dynamic(() =>
 const BalancingPage = dynamic(() =>
   import('@/features/balancing/balancing-page').then((each) => each.BalancingPage),
 );
+const MixingPage = dynamic(() =>
+  import('@/features/mixing/mixing-page').then((each) => each.MixingPage),
+);
 const KeptReport = dynamic(() => import('./kept-report').then((each) => each.KeptReport));
 
 /** A page of a job from what this device keeps. */
@@ -62,6 +65,7 @@ export function KeptJobPage({
   if (page === 'temperatures') return <TemperaturesPage initial={initial} system={system} />;
   if (page === 'combustion') return <CombustionPage initial={initial} system={system} />;
   if (page === 'balancing') return <BalancingPage initial={initial} system={system} />;
+  if (page === 'mixing') return <MixingPage initial={initial} system={system} />;
   if (page === 'settings') return <SettingsPage initial={initial} system={system} />;
   if (page === 'report') {
     return (

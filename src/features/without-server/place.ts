@@ -15,10 +15,11 @@ export type JobPage =
   | 'temperatures'
   | 'settings'
   | 'combustion'
-  | 'balancing';
+  | 'balancing'
+  | 'mixing';
 
 const jobAddress =
-  /^\/jobs\/([0-9a-f-]{36})(?:\/(repair|report|procedures|temperatures|settings|combustion|balancing))?\/?$/i;
+  /^\/jobs\/([0-9a-f-]{36})(?:\/(repair|report|procedures|temperatures|settings|combustion|balancing|mixing))?\/?$/i;
 
 export function placeOf({ pathname, search }: Pick<URL, 'pathname' | 'search'>): Place {
   if (pathname === '/')

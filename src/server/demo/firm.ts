@@ -47,10 +47,18 @@ export interface DemoJob {
   /** How far it has come. */
   readonly until:
     | { readonly stage: 'call' }
-    | { readonly stage: 'diagnose'; readonly checks: number; readonly slip?: boolean }
+    | {
+        readonly stage: 'diagnose';
+        readonly checks: number;
+        readonly slip?: boolean;
+        /** Checks that were taken beside those. */
+        readonly also?: readonly string[];
+      }
     | { readonly stage: 'watched'; readonly minutes: number }
     /** Its radiators listed, warmed up and read once; and the seed of the house. */
     | { readonly stage: 'balanced'; readonly house: number; readonly rooms: readonly string[] }
+    /** Its mixing valve read as found, and opened so many eighths. */
+    | { readonly stage: 'mixed'; readonly steps: number }
     /** With checks that were taken beside those that it needed. */
     | { readonly stage: 'decided'; readonly also?: readonly string[] }
     | { readonly stage: 'waiting'; readonly reason: string }
@@ -68,6 +76,24 @@ const site = (customer: string, address: string) => ({
   customer,
   address: `${address}, Pennick Falls`,
   services: { supply: { system: 'split-phase', nominal: { volt: 240 } } },
+});
+
+/** A heat pump of an invented make, with its cylinder. */
+const pumped = (customer: string, address: string) => ({
+  family: 'heat-pump-cylinder',
+  customer,
+  address: `${address}, Pennick Falls`,
+  services: {},
+  make: 'Orrin',
+  model: 'H8',
+  plate: {
+    heatPump: { watt: 8000 },
+    rated: { volt: 230 },
+    flowLimit: { celsius: 60 },
+    immersion: { watt: 3000 },
+    volume: { litre: 200 },
+    buffer: { litre: 50 },
+  },
 });
 
 const smallPlate = (volt: number, watt: number, litre: number) => ({
@@ -413,5 +439,38 @@ export const demoJobs: readonly DemoJob[] = [
     fault: 'receiver.hung',
     seed: 3,
     until: { stage: 'diagnose', checks: 4 },
+  },
+  {
+    technician: 'ines',
+    hoursAgo: 3,
+    unit: {
+      ...pumped('Oda Marchbanks', '4 Saltings Row'),
+      serial: 'H8-40116',
+      installed: '2022-10',
+    },
+    fault: 'buffer-sensor.out-of-pocket',
+    seed: 5,
+    until: {
+      stage: 'diagnose',
+      checks: 4,
+      also: [
+        'display-buffer-target',
+        'display-buffer-temperature',
+        'contact-buffer-temperature',
+        'display-power',
+      ],
+    },
+  },
+  {
+    technician: 'ines',
+    hoursAgo: 27,
+    unit: {
+      ...pumped('Lionel Strake', '19 Saltings Row'),
+      serial: 'H8-40277',
+      installed: '2023-02',
+    },
+    fault: 'mixing-valve.set-low',
+    seed: 8,
+    until: { stage: 'mixed', steps: 1 },
   },
 ];

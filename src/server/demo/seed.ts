@@ -28,6 +28,7 @@ import { settleServed } from '../service-due';
 import { standingOf } from '../standing-of';
 import { demoFirm, demoJobs, demoTechnicians, type DemoJob } from './firm';
 import { balancedEntries } from './balanced';
+import { mixedEntries } from './mixed';
 import { wordsOf } from './words';
 
 /** Fills an empty installation with the demo firm, in one transaction: all of it or nothing. */
@@ -133,9 +134,13 @@ function practisedEntries(
 ): Entry[] {
   const { until } = demo;
   if (until.stage === 'watched') return watchedEntries(start, demo, until.minutes, clock);
+  if (until.stage === 'mixed') return mixedEntries(unit, until.steps, clock);
   if (until.stage === 'balanced') return balancedEntries(until, clock);
   if (until.stage === 'diagnose') {
-    const { job } = practiseJob(start, unit, clock, {}, until.checks);
+    let { job } = practiseJob(start, unit, clock, {}, until.checks);
+    for (const check of until.also ?? []) {
+      job = doCheck(familyOfJob(job), job, unit, check, clock);
+    }
     return until.slip ? withSlip(job.entries, clock) : job.entries;
   }
   const practised = practiseJob(start, unit, clock);

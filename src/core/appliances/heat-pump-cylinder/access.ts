@@ -30,6 +30,19 @@ const facts: readonly AccessFactDeclaration[] = [
     order: 'Put the hot-water setpoint up until its call stands; write it down as found',
     undo: 'Put the hot-water setpoint back as found',
   },
+  // A push wipes the sign of a sensor that was out: what is shown and what is there are read before it.
+  ...(['buffer', 'cylinder'] as const).flatMap((sensor): AccessFactDeclaration[] => [
+    {
+      id: `${sensor}-shown`,
+      order: `Read the ${sensor} on the display`,
+      shownBy: `display-${sensor}-temperature`,
+    },
+    {
+      id: `${sensor}-there`,
+      order: `Read the ${sensor} by a contact probe`,
+      shownBy: `contact-${sensor}-temperature`,
+    },
+  ]),
   { id: 'tap-run', order: 'Open the kitchen’s hot tap for a minute: it may scald' },
 ];
 
@@ -71,8 +84,8 @@ export const access: AccessDeclaration = {
     'contact-return-temperature': rooms(cupboard),
     'contact-radiator-flow-temperature': rooms(),
     'room-temperature-minus-setpoint': rooms(),
-    'buffer-sensor-push': live(cupboard),
-    'cylinder-sensor-push': live(cupboard),
+    'buffer-sensor-push': live(cupboard, 'buffer-shown', 'buffer-there'),
+    'cylinder-sensor-push': live(cupboard, 'cylinder-shown', 'cylinder-there'),
     'buffer-sensor-cup-difference': live(cupboard),
     'cylinder-sensor-cup-difference': live(cupboard),
     'flow-sensor-ohms-difference': live(cupboard),
@@ -104,6 +117,10 @@ export const access: AccessDeclaration = {
 
 /** Checks that are repairs in part: each wipes out its own sign. */
 export const effects: Readonly<Record<string, CheckEffects>> = {
+  'display-buffer-temperature': [{ fact: 'buffer-shown', so: true }],
+  'contact-buffer-temperature': [{ fact: 'buffer-there', so: true }],
+  'display-cylinder-temperature': [{ fact: 'cylinder-shown', so: true }],
+  'contact-cylinder-temperature': [{ fact: 'cylinder-there', so: true }],
   'buffer-sensor-push': { 'goes-in-and-reading-rises': [{ done: done.bufferSensorHome }] },
   'cylinder-sensor-push': { 'goes-in-and-reading-rises': [{ done: done.cylinderSensorHome }] },
   'strainer-look': { loaded: [{ done: done.strainerRinsed }] },

@@ -332,7 +332,9 @@ export const heatPumpCylinder = signalFamily<HeatPumpPlate, HeatPumpStanding>({
   looks,
   answers,
   joint,
+  isHeatPump: true,
   radiators: { bandKelvin: radiatorBandKelvin },
+  mixing: { litre: ({ cylinderLitre }) => cylinderLitre },
   impliedState(check, present) {
     const { state } = names.checks[check]!;
     return {

@@ -231,6 +231,9 @@ export const systemBoiler = signalFamily<SystemPlate, SystemStanding>({
   },
   looks,
   answers,
+  mixing: {
+    litre: ({ mixingValve, cylinderLitre }) => (mixingValve === 'true' ? cylinderLitre : undefined),
+  },
   system: {
     check: 'settings-sheet',
     context: (plate) => {

@@ -12,6 +12,7 @@ export type Entry =
   | SeriesEntry
   | LogEntry
   | BalancingEntry
+  | MixingEntry
   | PhotoEntry
   | WireEntry
   | PartEntry
@@ -490,6 +491,31 @@ export interface BalancingEntry {
   found?: string;
   ended?: 'even' | 'nothing-gains' | 'stopped';
   isRestored?: boolean;
+}
+export interface MixingEntry {
+  id: string;
+  at: string;
+  kind: 'mixing';
+  phase: 'begun' | 'read' | 'ended';
+  by?: string;
+  visit?: string;
+  note?: string;
+  state?: EntryState;
+  outlet?: 'bath' | 'basin' | 'shower' | 'kitchen';
+  rule?: 'tmv2' | 'document-g' | 'own';
+  limit?: Measured;
+  isFrail?: boolean;
+  wanted?: Measured;
+  eighths?: number;
+  hot?: Measured;
+  mixed?: Measured;
+  cold?: Measured;
+  tap?: Measured;
+  reason?: string;
+  ended?: 'wanted' | 'at-limit' | 'no-gain' | 'stored-limits' | 'over-limit' | 'stopped';
+  isLocked?: boolean;
+  isTold?: boolean;
+  farthest?: Measured;
 }
 export interface PhotoEntry {
   id: string;

@@ -205,6 +205,8 @@ export interface SignalDeclaration<Plate extends FamilyPlate, S extends Standing
   };
   /** Radiators that hang on it and can be balanced. */
   readonly radiators?: RadiatorUse;
+  readonly isHeatPump?: boolean;
+  readonly mixing?: { litre(plate: Plate): number | undefined };
   readonly sensors?: SensorUse;
   /** Checks that are judged together as well. */
   readonly joint?: readonly JointReading[];

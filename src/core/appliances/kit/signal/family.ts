@@ -293,7 +293,11 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
     ...(declaration.water ? { storage: signalStorage(declaration.water) } : {}),
     ...(declaration.tap ? { tap: signalTap(declaration.tap) } : {}),
     ...(declaration.system ? { system: declaration.system } : {}),
+    ...(declaration.isHeatPump ? { isHeatPump: true } : {}),
     ...(declaration.radiators ? { radiators: declaration.radiators } : {}),
+    ...(declaration.mixing
+      ? { mixing: { litre: (own) => declaration.mixing!.litre(own as Plate) } }
+      : {}),
     ...(declaration.sensors ? { sensors: declaration.sensors } : {}),
     ...(declaration.flue
       ? {
@@ -420,6 +424,7 @@ function catalogueOf<Plate extends FamilyPlate, S extends Standing>({
   system,
   flue,
   radiators,
+  mixing,
 }: SignalDeclaration<Plate, S>): Omit<FamilyCatalogue, 'procedures' | 'services'> {
   const shown = access.facts.filter((each) => each.shownBy !== undefined);
   const source = {
@@ -433,6 +438,7 @@ function catalogueOf<Plate extends FamilyPlate, S extends Standing>({
     family: names.family,
     ...(flue ? { burnerCheck: flue.burnerCheck } : {}),
     heatsRadiators: radiators !== undefined,
+    mixesHotWater: mixing !== undefined,
     terminals: new Set(names.terminals),
     conductors: names.conductors,
     repairs: new Set(names.repairs),

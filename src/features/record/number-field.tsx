@@ -8,7 +8,7 @@ import {
   type Quantity,
   type UnitSystem,
 } from '@/core/quantities';
-import { useDraft } from '@/features/record/use-draft';
+import { useDraft } from './use-draft';
 
 /** What was typed, as a number in the kept unit; what is wrong with it; or nothing where the field is empty. */
 export type Typed =
