@@ -22,6 +22,7 @@ import type { PartRequirement } from '../parts';
 import type { Procedure } from '../procedures';
 import type { Analysis, BurnerKind, Fuel } from '../combustion';
 import type { Quantity } from '../quantities';
+import type { OwnSheet } from '../settings/own-rules';
 import type { SystemSheetContext } from '../settings/system-rules';
 import type { Explained } from '../thermal/log';
 import type { ShowerWish, TankResult } from '../thermal/tank';
@@ -151,6 +152,20 @@ export interface RadiatorUse {
 
 export interface SystemSettings {
   context(plate: FamilyPlate): Omit<SystemSheetContext, 'choice' | 'number'>;
+}
+
+/** A sensor in a pocket, by the places at which a log follows what it shows and what is there. */
+export interface PocketSensor {
+  readonly name: string;
+  readonly readout: string;
+  readonly water: string;
+}
+
+/** Where most logs of a family are followed, what is one tap away, and where three live inputs are held. */
+export interface FollowedPlaces {
+  readonly usual: readonly string[];
+  readonly others: readonly string[];
+  readonly live: readonly [string, string, string];
 }
 
 /** A mixing valve on stored hot water. */
@@ -370,6 +385,12 @@ export interface ApplianceFamily {
   readonly flue?: FlueAnalysis;
   /** Radiators that hang on it and can be balanced. */
   readonly radiators?: RadiatorUse;
+  /** A sheet of settings that is its own, where it has neither tank nor tap nor zones. */
+  readonly sheet?: OwnSheet<FamilyPlate>;
+  /** Sensors that a log holds against their water. */
+  readonly pockets?: readonly PocketSensor[];
+  /** What a log of it follows, where that is its own. */
+  readonly follows?: FollowedPlaces;
   /** The mixing valve on its hot water, where it has one. */
   readonly mixing?: MixingUse;
   /** Sensors that are judged by their ohms. */

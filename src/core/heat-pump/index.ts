@@ -7,6 +7,7 @@ export {
   shareOfPair,
   type SensorPair,
 } from './pocket';
+export { pocketCourse, type PocketCourse, type PocketStretch } from './pocket-log';
 export {
   drivenWater,
   limitMarginKelvin,

@@ -9,6 +9,7 @@ import {
   systemParameters,
   type SheetParameter,
 } from './parameter';
+import { ownFindings } from './own-rules';
 import { ruleFindings, type RuleFinding } from './rules';
 import { systemFindings } from './system-rules';
 import { tapFindings } from './tap-rules';
@@ -40,8 +41,8 @@ export function settingsSheet(
   state: JobState,
   ways: ChosenWays,
 ): SettingsSheet | undefined {
-  const { storage, tap, system } = family;
-  if (!storage && !tap && !system) return undefined;
+  const { storage, tap, system, sheet: own } = family;
+  if (!storage && !tap && !system && !own) return undefined;
   const dials: SheetParameter[] = family.settings.map(
     ({ id, label, quantity, range, usualBetween = [47, 62] }) => ({
       id,
@@ -53,13 +54,15 @@ export function settingsSheet(
       mark: 'practice',
     }),
   );
-  const beside = system
-    ? systemParameters
-    : tap
-      ? tap.hasFlow
-        ? loopParameters
-        : directParameters
-      : storageParameters;
+  const beside = own
+    ? own.parameters
+    : system
+      ? systemParameters
+      : tap
+        ? tap.hasFlow
+          ? loopParameters
+          : directParameters
+        : storageParameters;
   const now = (id: string, quantity?: Quantity) => standing(state.settings.get(id), quantity);
   const lines = [...dials, ...beside]
     .filter(({ families }) => families?.includes(family.id) ?? true)
@@ -88,6 +91,7 @@ export function settingsSheet(
     return typeof value === 'number' ? value : undefined;
   };
   const common = { lines, testLeft: testLeft(state) };
+  if (own) return { ...common, findings: ownFindings(own.rules, { plate, choice, number, ways }) };
   if (system) {
     return { ...common, findings: systemFindings({ choice, number, ...system.context(plate) }) };
   }

@@ -197,6 +197,7 @@ export class FamilyWords {
   private setting(id: string): string {
     const dial = this.family.settings.find((each) => each.id === id);
     const beside = [
+      ...(this.family.sheet?.parameters ?? []),
       ...storageParameters,
       ...directParameters,
       ...loopParameters,

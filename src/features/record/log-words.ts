@@ -13,6 +13,7 @@ const placeWords: Readonly<Record<string, string>> = {
   'flow-pipe': 'Flow pipe',
   'return-pipe': 'Return pipe',
   room: 'Room',
+  buffer: 'Buffer',
 };
 
 /** A place of a log as it is said; a display's readout by the name of its sensor. */

@@ -1,16 +1,20 @@
+import type { ApplianceFamily } from '@/core/appliances';
 import type { WalkedEntry } from '@/core/job-file';
 import { logsOf } from '@/core/job-file';
 import { valueText, type UnitSystem } from '@/core/quantities';
 import { placeName } from '@/features/record/log-words';
+import { PocketFindings } from '@/features/record/pocket-findings';
 import { clockTime, longDate } from '@/features/record/words';
 import { ReportLogChart } from './report-log-chart';
 
 /** What was followed, as a chart and in words: the last log before and the last after the repair. */
 export function ReportTemperatures({
+  family,
   walked,
   system,
   timeZone,
 }: {
+  family: Pick<ApplianceFamily, 'pockets'>;
   walked: readonly WalkedEntry[];
   system: UnitSystem;
   timeZone: string | undefined;
@@ -40,6 +44,7 @@ export function ReportTemperatures({
             .
           </p>
           <ReportLogChart course={course} system={system} />
+          <PocketFindings family={family} course={course} system={system} />
         </div>
       ))}
     </section>

@@ -66,7 +66,12 @@ export function Report({
       )}
       <ReportVerdict job={job} open={open} system={system} />
       <ReportReadings job={job} open={open} system={system} />
-      <ReportTemperatures walked={open.walked} system={system} timeZone={zone} />
+      <ReportTemperatures
+        family={familyOfJob(job)}
+        walked={open.walked}
+        system={system}
+        timeZone={zone}
+      />
       <ReportCombustion job={job} walked={open.walked} system={system} />
       <ReportBalancing job={job} system={system} />
       <ReportMixing job={job} system={system} />

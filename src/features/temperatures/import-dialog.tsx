@@ -12,9 +12,11 @@ import {
 import { clockWords } from '@/core/procedures';
 import type { UnitSystem } from '@/core/quantities';
 import { rowsOfFile } from '@/features/files/rows-of-file';
+import { useFamily } from '@/features/record/family-context';
 import { placeName } from '@/features/record/log-words';
 import type { NewEntry } from '@/features/record/use-job-record';
 import { Dialog } from '@/ui/dialog';
+import { placesOf } from './usual-places';
 
 /** A file of more is no logger's. */
 const mostMegabytes = 40;
@@ -144,6 +146,8 @@ function Mapping({
   onTake(found: LoggerChannels): Promise<void>;
 }) {
   const found = readChannels(rows, mapping);
+  const { usual, others } = placesOf(useFamily());
+  const readouts = [...usual, ...others].filter((each) => each.startsWith('readout-'));
   const column = (index: number, change: Partial<LoggerMapping['columns'][number]>) =>
     onChange({
       ...mapping,
@@ -208,7 +212,7 @@ function Mapping({
                 }
               >
                 <option value="">leave out</option>
-                {logPlaces.map((each) => (
+                {[...logPlaces, ...readouts].map((each) => (
                   <option key={each} value={each}>
                     {placeName(each)}
                   </option>

@@ -8,6 +8,7 @@ import type { ShowerWish } from '@/core/thermal';
 import { JobFrame } from '@/features/bench/job-frame';
 import { useJobState } from '@/features/bench/use-job-state';
 import { JobFamily, useFamily, useWords } from '@/features/record/family-context';
+import { PocketFindings } from '@/features/record/pocket-findings';
 import { useJobRecord } from '@/features/record/use-job-record';
 import { ClockTools } from './clock-tools';
 import { Explanations } from './explanations';
@@ -80,8 +81,13 @@ function Temperatures({ initial, system }: { initial: JobFile; system: UnitSyste
             <p className="border-l-4 border-rule pl-3 text-lead">
               {family.tap
                 ? `Nothing is followed yet. A tap open for two minutes from cold, with ${family.tap.hasFlow ? 'flow, return and outlet' : 'outlet and inlet'} read every few seconds, tells ${family.tap.hasFlow ? 'whether the heat is taken away' : 'what its water does'}: read them, let an instrument be read, or bring a logger's file.`
-                : "Nothing is followed yet. Read a place by hand, let an instrument be read, or bring a logger's file: twenty minutes at the top and the bottom of the tank tell which heater works, and with how much."}
+                : family.pockets
+                  ? 'Nothing is followed yet. A readout and the boss of its pocket, once a minute for ten minutes with the rooms calling, tell how far in its sensor is; a push in the middle shows at once.'
+                  : "Nothing is followed yet. Read a place by hand, let an instrument be read, or bring a logger's file: twenty minutes at the top and the bottom of the tank tell which heater works, and with how much."}
             </p>
+          )}
+          {course && family.pockets && (
+            <PocketFindings family={family} course={course} system={system} />
           )}
           {answer?.proof && <ProofPanel proof={answer.proof} job={job} course={course} />}
           {facts && <LogFactsPanel facts={facts} system={system} />}

@@ -1,10 +1,11 @@
 import type { ApplianceFamily } from '@/core/appliances';
 
 /** Places that most logs of a family are of; the others are one tap away. */
-export function placesOf({ tap }: ApplianceFamily): {
+export function placesOf({ tap, follows }: ApplianceFamily): {
   readonly usual: readonly string[];
   readonly others: readonly string[];
 } {
+  if (follows) return follows;
   if (tap?.hasFlow) {
     return {
       usual: ['flow-pipe', 'return-pipe', 'outlet', 'readout-flow'],
@@ -32,9 +33,10 @@ export function placesOf({ tap }: ApplianceFamily): {
 }
 
 /** Where the inputs of instruments are held: two of a thermometer, and what an infrared one is aimed at. */
-export const liveOf = ({ tap }: ApplianceFamily): readonly [string, string, string] =>
-  tap?.hasFlow
+export const liveOf = ({ tap, follows }: ApplianceFamily): readonly [string, string, string] =>
+  follows?.live ??
+  (tap?.hasFlow
     ? ['flow-pipe', 'return-pipe', 'outlet']
     : tap
       ? ['outlet', 'cold-inlet', 'hot-pipe']
-      : ['tank-top', 'tank-bottom', 'outlet'];
+      : ['tank-top', 'tank-bottom', 'outlet']);

@@ -24,6 +24,7 @@ import { plateFields, plateOf, type HeatPumpPlate } from './plate';
 import { heatPumpProcedures } from './procedures';
 import { answers, askedComplaints, questions } from './questions';
 import { repairs } from './repairs';
+import { sheet } from './sheet';
 import { usualOrder } from './usual-order';
 import { words } from './words';
 
@@ -332,7 +333,17 @@ export const heatPumpCylinder = signalFamily<HeatPumpPlate, HeatPumpStanding>({
   looks,
   answers,
   joint,
+  sheet,
   isHeatPump: true,
+  pockets: [
+    { name: 'Buffer sensor', readout: 'readout-buffer', water: 'buffer' },
+    { name: 'Cylinder sensor', readout: 'readout-cylinder', water: 'tank-top' },
+  ],
+  placesFollowed: {
+    usual: ['readout-buffer', 'buffer', 'flow-pipe'],
+    others: ['room', 'readout-cylinder', 'tank-top', 'return-pipe', 'outlet', 'cold-inlet'],
+    live: ['buffer', 'flow-pipe', 'tank-top'],
+  },
   radiators: { bandKelvin: radiatorBandKelvin },
   mixing: { litre: ({ cylinderLitre }) => cylinderLitre },
   impliedState(check, present) {

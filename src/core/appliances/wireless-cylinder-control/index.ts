@@ -21,6 +21,7 @@ import { plateFields, plateOf, type WirelessPlate } from './plate';
 import { wirelessProcedures } from './procedures';
 import { answers, askedComplaints, questions } from './questions';
 import { repairs } from './repairs';
+import { sheet } from './sheet';
 import { usualOrder } from './usual-order';
 import { words } from './words';
 
@@ -201,6 +202,7 @@ export const wirelessCylinderControl = signalFamily<WirelessPlate, WirelessStand
   looks,
   answers,
   joint,
+  sheet,
   impliedState(check, present) {
     const { state } = names.checks[check]!;
     return {

@@ -56,7 +56,7 @@ export function heatPumpInTime(
   return {
     family: 'heat-pump-cylinder',
     faults: drawn.map(({ id }) => id),
-    usualPlaces: ['readout-buffer', 'buffer', 'flow-pipe'],
+    usualPlaces: ['buffer', 'flow-pipe', 'tank-top'],
     get repairsNeeded() {
       return [...new Set(standing.map(({ repair }) => repair))].sort();
     },

@@ -8,6 +8,8 @@ import type { ShowerWish, TankResult } from '../../../thermal/tank';
 import type { TapCourse } from '../../../water';
 import type {
   FlueAnalysis,
+  FollowedPlaces,
+  PocketSensor,
   RadiatorUse,
   SensorUse,
   DeadPoint,
@@ -20,6 +22,7 @@ import type {
   TapWater,
 } from '../../appliance-family';
 import type { KeyedTank } from '../logged-water';
+import type { OwnSheet } from '../../../settings/own-rules';
 import type { SheetParameter } from '../../../settings/parameter';
 import type { Drawing } from '../../drawing';
 import type { CheckWords, FamilyCodes, Question, Repair } from '../../family';
@@ -206,6 +209,9 @@ export interface SignalDeclaration<Plate extends FamilyPlate, S extends Standing
   /** Radiators that hang on it and can be balanced. */
   readonly radiators?: RadiatorUse;
   readonly isHeatPump?: boolean;
+  readonly sheet?: OwnSheet<Plate>;
+  readonly pockets?: readonly PocketSensor[];
+  readonly placesFollowed?: FollowedPlaces;
   readonly mixing?: { litre(plate: Plate): number | undefined };
   readonly sensors?: SensorUse;
   /** Checks that are judged together as well. */

@@ -3,6 +3,7 @@ import type { FamilyCatalogue } from '../../../job-file/catalogue';
 import type { JobFile, ReadingEntry } from '../../../job-file/generated/job-types';
 import { quantityOf } from '../../../job-file/quantity';
 import type { JobState } from '../../../job-file/state';
+import type { OwnSheet } from '../../../settings/own-rules';
 import { parameterKinds, storageParameters, systemParameters } from '../../../settings/parameter';
 import { numberOf, type Quantity } from '../../../quantities';
 import type { ApplianceFamily, FamilyPlate, Target } from '../../appliance-family';
@@ -294,6 +295,9 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
     ...(declaration.tap ? { tap: signalTap(declaration.tap) } : {}),
     ...(declaration.system ? { system: declaration.system } : {}),
     ...(declaration.isHeatPump ? { isHeatPump: true } : {}),
+    ...(declaration.sheet ? { sheet: declaration.sheet as unknown as OwnSheet<FamilyPlate> } : {}),
+    ...(declaration.pockets ? { pockets: declaration.pockets } : {}),
+    ...(declaration.placesFollowed ? { follows: declaration.placesFollowed } : {}),
     ...(declaration.radiators ? { radiators: declaration.radiators } : {}),
     ...(declaration.mixing
       ? { mixing: { litre: (own) => declaration.mixing!.litre(own as Plate) } }
@@ -425,6 +429,7 @@ function catalogueOf<Plate extends FamilyPlate, S extends Standing>({
   flue,
   radiators,
   mixing,
+  sheet,
 }: SignalDeclaration<Plate, S>): Omit<FamilyCatalogue, 'procedures' | 'services'> {
   const shown = access.facts.filter((each) => each.shownBy !== undefined);
   const source = {
@@ -450,6 +455,7 @@ function catalogueOf<Plate extends FamilyPlate, S extends Standing>({
       ...(water ? parameterKinds(storageParameters) : []),
       ...(tap ? parameterKinds(tap.parameters) : []),
       ...(system ? parameterKinds(systemParameters) : []),
+      ...(sheet ? parameterKinds(sheet.parameters) : []),
     ]),
     points: new Map([...Object.entries(names.points ?? {}), hotTap]),
     gasPoints: new Set(gasPoints),
