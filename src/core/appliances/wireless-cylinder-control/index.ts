@@ -1,8 +1,10 @@
+import type { PartRequirement } from '../../parts';
 import { meterOf, meters } from '../kit/meters';
 import type { MeterModel } from '../../diagnosis/model';
 import { readNames } from '../kit/names';
 import type { FamilyParameters } from '../kit/parameters';
 import { signalFamily } from '../kit/signal/family';
+import { same } from '../kit/tank-parts';
 import type { Quantity } from '../../quantities';
 import { access, effects, stops } from './access';
 import { checks } from './checks';
@@ -42,6 +44,59 @@ const wirelessMeters: Partial<Record<Quantity, MeterModel>> = {
 const ofDisplay: MeterModel = { ...meters.temperature, id: 'shown-temperature', floor: 0.5 };
 const shownTemperatures = new Set(['display-stored-temperature', 'display-setpoint']);
 
+/** What a new part must match. Common practice; the maker’s list of parts comes first. */
+function partRequirements(kind: string, { lineVolt }: WirelessPlate): readonly PartRequirement[] {
+  switch (kind) {
+    case 'cells':
+      return [
+        same(
+          'kind',
+          'Of the kind that is printed inside',
+          'Others are flat within weeks, or leak.',
+        ),
+      ];
+    case 'radio':
+      return [
+        same('band', 'Same radio band and maker', 'Another band is never heard.'),
+        same('bindable', 'On the controller’s list', 'What is not on it cannot be bound.'),
+      ];
+    case 'receiver':
+      return [
+        same('band', 'Same radio band and maker', 'Another band is never heard.'),
+        {
+          kind: 'number',
+          says: 'volt',
+          label: 'Supply',
+          quantity: 'voltage-ac',
+          rule: 'equal',
+          wanted: lineVolt,
+          tolerance: 0.1,
+          why: 'Another supply burns it, or never lets it close.',
+        },
+        same(
+          'contact',
+          'Contact free of volts, or fed, as the old one',
+          'A fed one puts mains on the boiler’s call.',
+        ),
+      ];
+    case 'valve-head':
+      return [
+        same('body', 'For the same body', 'Another neither seats nor turns it.'),
+        same(
+          'switch',
+          'With an end switch, as the old one',
+          'Without it the boiler is never called.',
+        ),
+      ];
+    case 'fuse':
+      return [same('rating', 'Same rating and speed', 'A larger one burns the wire instead.')];
+    case 'pump':
+      return [same('head', 'Same head and length', 'Another moves too little, or does not fit.')];
+    default:
+      return [];
+  }
+}
+
 /** Wireless control of a cylinder of stored hot water. */
 export const wirelessCylinderControl = signalFamily<WirelessPlate, WirelessStanding>({
   title: 'Wireless cylinder control',
@@ -49,7 +104,7 @@ export const wirelessCylinderControl = signalFamily<WirelessPlate, WirelessStand
   words,
   parameters: parameters as unknown as FamilyParameters,
   drawing,
-  partRequirements: () => [],
+  partRequirements,
   procedures: wirelessProcedures,
   checks,
   questions,

@@ -60,6 +60,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
   ),
   'replace-batteries': repair('Cells', 'Renew the cells', 4, {
     parts: ['cells'],
+    fits: 'cells',
     steps: ['All cells at once, of the kind that is printed inside.', 'Polarity; base power back.'],
     proof: ['sensor-battery-volts', 'controller-battery-volts', 'stored-temperature-shown'],
     shownBy: ['sensor-battery-volts', 'controller-battery-volts'],
@@ -76,6 +77,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
   }),
   'replace-sensor': repair('Cylinder sensor', 'Replace the cylinder sensor', 20, {
     parts: ['cylinder sensor'],
+    fits: 'radio',
     steps: ['Old one deleted, new one bound.', 'Strapped on bare metal a third up.'],
     proof: ['stored-temperature-shown', 'contact-cylinder-temperature'],
     shownBy: ['sensor-battery-volts', 'contact-cylinder-temperature', 'hand-held-sensor-test'],
@@ -137,6 +139,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
   ),
   'restore-supply': repair('Supply of the receiver', 'Bring the supply of the receiver back', 12, {
     parts: ['fuse'],
+    fits: 'fuse',
     steps: ['Fused spur or plug; why the fuse went.', 'A fuse that goes again is tested dead.'],
     proof: ['receiver-supply-volts'],
     shownBy: ['receiver-supply-volts'],
@@ -144,6 +147,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
   }),
   'replace-receiver': repair('Receiver', 'Replace the receiver', 30, {
     parts: ['receiver'],
+    fits: 'receiver',
     steps: [
       'Off, locked, proved dead on every pole.',
       'Wires labelled, back one for one.',
@@ -166,12 +170,14 @@ export const repairs: Readonly<Record<string, Repair>> = {
   }),
   'replace-controller': repair('Controller', 'Replace the controller', 50, {
     parts: ['controller'],
+    fits: 'radio',
     steps: ['Bindings and settings noted.', 'New one; all bindings and settings again.'],
     proof: ['display-look', 'receiver-light-after-override', 'receiver-light-after-call-ends'],
     drawnPart: 'controller',
   }),
   'replace-valve-head': repair('Head of the zone valve', 'Replace the head of the zone valve', 25, {
     parts: ['head of the same body'],
+    fits: 'valve-head',
     steps: [
       'Off, locked, proved dead.',
       'Wires labelled; head of the same body.',
@@ -233,6 +239,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
   }),
   'replace-pump': repair('Pump', 'Free or replace the pump', 45, {
     parts: ['pump'],
+    fits: 'pump',
     steps: ['Off, locked, proved dead.', 'Freed, or a new one of the same head.'],
     proof: ['pump-feel', 'cylinder-flow-pipe'],
     cautions: [everyPole],

@@ -62,6 +62,26 @@ const rules: readonly OwnRule<WirelessPlate>[] = [
     },
   },
   {
+    id: 'bindings',
+    title: 'Each zone lights its own receiver',
+    reason:
+      'Bound to the other zone, a call of hot water heats the rooms and leaves the cylinder cold.',
+    source: 'common practice',
+    tell({ choice, plate }) {
+      const hotWater = choice('binding-hot-water');
+      if (hotWater === undefined)
+        return unknown('Call hot water, then heating: which light comes?');
+      if (hotWater !== 'hot-water-receiver')
+        return broken('Hot water is bound to another receiver.');
+      if (plate.arrangement === 'immersion') return kept('Its own.');
+      const heating = choice('binding-heating');
+      if (heating === undefined) return unknown('And heating?');
+      return heating === 'heating-receiver'
+        ? kept('Each its own.')
+        : broken('Heating is bound to another receiver.');
+    },
+  },
+  {
     id: 'periods',
     title: 'Periods that cover the draws',
     reason: 'Outside its periods nothing is warmed, and nothing is faulty.',
