@@ -29,7 +29,8 @@ interface Shot {
       | '/temperatures'
       | '/settings'
       | '/combustion'
-      | '/balancing';
+      | '/balancing'
+      | '/mixing';
   };
   readonly path?: string;
   readonly prepare?: (page: Page) => Promise<void>;
@@ -81,7 +82,6 @@ const shots: readonly Shot[] = [
     },
   },
   { name: 'bench', viewport: desk, job: half, prepare: typeReading },
-  { name: 'bench-dark', viewport: desk, theme: 'dark', job: half, prepare: typeReading },
   { name: 'bench-phone', viewport: phone, job: half, prepare: typeReading },
   {
     name: 'picture',
@@ -111,9 +111,17 @@ const shots: readonly Shot[] = [
     },
   },
   {
-    name: 'bench-zones',
+    name: 'mixing',
     viewport: desk,
-    job: { name: /Hallam Terrace/, page: '' },
+    job: { name: /Lionel Strake/, page: '/mixing' },
+    prepare: async (page) => {
+      await page.getByRole('heading', { name: 'One step open' }).waitFor();
+    },
+  },
+  {
+    name: 'bench-heat-pump',
+    viewport: desk,
+    job: { name: /Oda Marchbanks/, page: '' },
     prepare: async (page) => {
       await page.locator('main[aria-busy=false]').waitFor();
     },

@@ -19,6 +19,8 @@ const views = [
   { name: 'Combustion', job: /Petra Okonjo/, path: '/combustion' },
   { name: 'Heating curve', job: /Petra Okonjo/, path: '/settings' },
   { name: 'Radiators', job: /Dunstan Rell/, path: '/balancing' },
+  { name: 'Bench, heat pump', job: /Oda Marchbanks/, path: '' },
+  { name: 'Mixing valve', job: /Lionel Strake/, path: '/mixing' },
   { name: 'Sensors', open: '/sensors' },
   { name: 'Service and prices', open: '/service' },
   { name: 'Report', job: /1001 Otter Lane/, path: '/report' },

@@ -15,7 +15,6 @@ export {
 } from './limits';
 export {
   mixingAdvice,
-  stepTurns,
   type MixingAdvice,
   type MixingEnd,
   type MixingFigures,

@@ -7,10 +7,7 @@ import {
   type ValveState,
 } from './mixed-water';
 
-/** A valve is turned in eighths of a turn: more would be a guess. */
-export const stepTurns = 0.125;
-
-/** Four readings at an open tap, with where the valve stood: eighths from as found, open is more. */
+/** Four readings at an open tap, with where the valve stood: eighths of a turn from as found, open is more. More at once would be a guess. */
 export interface MixingReading {
   readonly eighths: number;
   readonly hotCelsius: number;

@@ -59,6 +59,11 @@ function Mixing({ initial, system }: { initial: JobFile; system: UnitSystem }) {
       title="Mixing valve"
       near={{ '': 'Bench', '/settings': 'Settings' }}
     >
+      {session.unbegun > 0 && (
+        <p role="alert" className="mb-3 border-l-4 border-heat bg-heat-wash px-3 py-2">
+          Readings from before anybody said what is wanted count for nothing.
+        </p>
+      )}
       {tankLitre === undefined ? (
         <p className="text-lead">
           By its plate no mixing valve sits on the hot water of this unit.
