@@ -103,6 +103,7 @@ export const mixingEnds = [
   'no-gain',
   'stored-limits',
   'over-limit',
+  'over-at-hottest',
   'stopped',
 ] as const;
 

@@ -96,7 +96,7 @@ describe('a valve that is opened step by step', () => {
   it('stops at the wanted tap, at the limit, and where the stored water is all there is', () => {
     expect(advice(turned([0, 1, 2], set), 46).end).toBe('wanted');
     expect(advice(turned([0, 1], set), 50, 45).end).toBe('at-limit');
-    expect(advice(turned([0, 1, 2, 3], set), 55, 60).end).toBe('stored-limits');
+    expect(advice(turned([0, 1, 2, 3], set), 55, 62).end).toBe('stored-limits');
     expect(advice(turned([0], set)).end).toBeUndefined();
   });
 
@@ -107,10 +107,19 @@ describe('a valve that is opened step by step', () => {
     expect(told.next!.tapCelsius).toBeLessThan(44);
   });
 
+  it('does not call a hot side blocked whose tap rose, whatever a probe on a pipe says', () => {
+    const [found, opened] = turned([0, 1], set) as [MixingReading, MixingReading];
+    const told = advice([found, { ...opened, mixedCelsius: found.mixedCelsius + 0.2 }], 50, 60);
+    expect(told.finding).toBeUndefined();
+    expect(told.now.disinfectionMarginKelvin).toBeCloseTo(told.now.marginKelvin, 6);
+  });
+
   it('judges the margin with the tank at its hottest: what a step opened unseen comes out then', () => {
     // At a hot port of 46 °C the valve stands open beyond what it can show.
     const readings = turned([0, 1, 2, 3], { setCelsius: 40, mostHotShare: 0.97 }, 4, 46);
-    const { now } = advice(readings, 50, 48);
+    const { now, end, next } = advice(readings, 50, 48);
+    expect(end).toBe('over-at-hottest');
+    expect(next!.eighths).toBe(-1);
     expect(now.marginKelvin).toBeGreaterThan(3);
     const hottest = mixedFrom({ setCelsius: 52, mostHotShare: 0.97 }, 60, 10);
     expect(now.disinfectionMarginKelvin).toBeLessThanOrEqual(48 - (hottest - 0.7) + 0.5);
@@ -123,6 +132,8 @@ describe('a valve that is opened step by step', () => {
     expect(advice(turned([0, 1], blocked), 46).end).toBe('no-gain');
     const hot: MixingReading = { ...stored, eighths: 0, mixedCelsius: 49.7, tapCelsius: 49 };
     expect(advice([hot, { ...hot, eighths: -1 }], 46, 60).finding).toBe('passes-hot');
+    // Found at its hot side, nobody knows how far it stands open: it is tried shut.
+    expect(advice([hot], 49, 55)).toMatchObject({ end: 'over-at-hottest', next: { eighths: -1 } });
     const cold: MixingReading = { ...stored, eighths: 0, mixedCelsius: 46, tapCelsius: 39 };
     expect(advice([cold], 46, 60).finding).toBe('cross-flow');
     const held: MixingReading = { ...stored, eighths: 1, mixedCelsius: 49, tapCelsius: 39 };

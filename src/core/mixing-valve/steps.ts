@@ -57,7 +57,8 @@ export interface MixingFigures {
   readonly isInsideFailSafe: boolean;
 }
 
-export type MixingEnd = 'wanted' | 'at-limit' | 'no-gain' | 'stored-limits' | 'over-limit';
+export type MixingEnd =
+  'wanted' | 'at-limit' | 'no-gain' | 'stored-limits' | 'over-limit' | 'over-at-hottest';
 export type MixingFinding = 'hot-side-blocked' | 'passes-hot' | 'cross-flow' | 'outlet-limits';
 
 export interface MixingAdvice {
@@ -72,6 +73,30 @@ export interface MixingAdvice {
   readonly end: MixingEnd | undefined;
   /** What is found by the way. */
   readonly finding: MixingFinding | undefined;
+}
+
+/** A step that moves less is none: by the thermometer at the tap, and by a probe on the pipe, which errs more, K. */
+const stillKelvin = { tap: leastGain, mixed: 1.5 } as const;
+
+/** The outlet itself holds the tap where it is: the valve goes on, and the tap does not follow. */
+function isOutletHolding(before: MixingReading, now: MixingReading): boolean {
+  const moved = Math.abs(now.mixedCelsius - before.mixedCelsius);
+  return moved > 2 && Math.abs(now.tapCelsius - before.tapCelsius) < 0.3 * moved;
+}
+
+/**
+ * The readings with the mixed water by the tap as well: its thermometer errs less than a probe on a pipe, and what is lost between
+ * the two is the same at every step, unless the outlet holds the tap.
+ */
+function smoothed(readings: readonly MixingReading[]): MixingReading[] {
+  const holds = readings.some((each, k) => k > 0 && isOutletHolding(readings[k - 1]!, each));
+  if (holds) return [...readings];
+  const lost =
+    readings.reduce((sum, each) => sum + each.mixedCelsius - each.tapCelsius, 0) / readings.length;
+  return readings.map((each) => ({
+    ...each,
+    mixedCelsius: Math.min(each.hotCelsius, each.tapCelsius + lost),
+  }));
 }
 
 /** What an eighth is worth, from the steps that the valve followed; the usual where none was. */
@@ -103,7 +128,8 @@ function figuresOf(
   held: ValveState,
 ): MixingFigures {
   const { hotCelsius, coldCelsius, mixedCelsius, tapCelsius } = reading;
-  const lostKelvin = mixedCelsius - tapCelsius;
+  // What gets in past the valve may stop getting in: of more than a pipe loses, nothing is counted on.
+  const lostKelvin = Math.min(crossKelvin, mixedCelsius - tapCelsius);
   const hotThen = Math.max(disinfectionCelsius, hotCelsius);
   const mixedThen = mixedFrom(held, hotThen, coldCelsius);
   return {
@@ -111,7 +137,7 @@ function figuresOf(
     hotShare: hotShareOf(reading),
     litres: litresAtOutlet(tankLitre, hotCelsius, coldCelsius, tapCelsius),
     marginKelvin: limitCelsius - tapCelsius,
-    disinfectionMarginKelvin: limitCelsius - (mixedThen - Math.max(0, lostKelvin)),
+    disinfectionMarginKelvin: limitCelsius - (mixedThen - lostKelvin),
     isInsideFailSafe: hotCelsius - mixedCelsius < failSafeKelvin,
   };
 }
@@ -146,23 +172,21 @@ function heldAtMost(readings: readonly MixingReading[], worth: number): ValveSta
   return { setCelsius, mostHotShare };
 }
 
+/** What is found by the way, from what was read itself. */
 function findingOf(readings: readonly MixingReading[]): MixingFinding | undefined {
   const last = readings.at(-1)!;
   const before = readings.at(-2);
   const isNearHot = last.hotCelsius - last.mixedCelsius < nearHot;
-  if (before && Math.abs(last.mixedCelsius - before.mixedCelsius) < leastGain) {
+  const isStill =
+    before !== undefined &&
+    Math.abs(last.tapCelsius - before.tapCelsius) < stillKelvin.tap &&
+    Math.abs(last.mixedCelsius - before.mixedCelsius) < stillKelvin.mixed;
+  if (before && isStill) {
     if (last.eighths > before.eighths && !isNearHot) return 'hot-side-blocked';
     if (last.eighths < before.eighths && isNearHot) return 'passes-hot';
   }
-  if (last.mixedCelsius - last.tapCelsius < crossKelvin) return undefined;
-  // What follows the valve at all is let in past it; what stays where it is, the outlet itself holds.
-  const moved = before && last.mixedCelsius - before.mixedCelsius;
-  if (before && Math.abs(moved!) >= leastGain) {
-    return Math.abs(last.tapCelsius - before.tapCelsius) < 0.3 * Math.abs(moved!)
-      ? 'outlet-limits'
-      : 'cross-flow';
-  }
-  return 'cross-flow';
+  if (before && isOutletHolding(before, last)) return 'outlet-limits';
+  return last.mixedCelsius - last.tapCelsius < crossKelvin ? undefined : 'cross-flow';
 }
 
 /**
@@ -171,39 +195,42 @@ function findingOf(readings: readonly MixingReading[]): MixingFinding | undefine
  * are left. Undefined before anything was read, or where hot is no hotter than cold.
  */
 export function mixingAdvice(plan: MixingPlan): MixingAdvice | undefined {
-  const { readings, wantedCelsius, limitCelsius, tankLitre } = plan;
-  const last = readings.at(-1);
-  if (!last || readings.some((each) => each.hotCelsius - each.coldCelsius < 5)) return undefined;
+  const { wantedCelsius, limitCelsius, tankLitre } = plan;
+  const asRead = plan.readings.at(-1);
+  if (!asRead || plan.readings.some((each) => each.hotCelsius - each.coldCelsius < 5)) {
+    return undefined;
+  }
+  const readings = smoothed(plan.readings);
+  const last = readings.at(-1)!;
   const worth = worthOf(readings);
   const held = heldAtMost(readings, worth.kelvin);
   const now = figuresOf(plan, last, held);
   const before = readings.at(-2);
   const lastGainKelvin = before && last.tapCelsius - before.tapCelsius;
-  const finding = findingOf(readings);
+  const finding = findingOf(plan.readings);
   const most = last.coldCelsius + usualMostHotShare * (last.hotCelsius - last.coldCelsius);
   const turn = (eighths: 1 | -1): NextTurn => {
-    const mixed = Math.min(
+    const mixedCelsius = Math.min(
       last.mixedCelsius + eighths * worth.kelvin,
       Math.max(most, last.mixedCelsius),
     );
-    const tapCelsius = mixed - (last.mixedCelsius - last.tapCelsius);
-    const then = { ...last, mixedCelsius: mixed, tapCelsius };
-    const figures = figuresOf(plan, then, {
-      ...held,
-      setCelsius: held.setCelsius + eighths * worth.kelvin,
-    });
+    const tapCelsius = mixedCelsius - (last.mixedCelsius - last.tapCelsius);
+    const setCelsius = held.setCelsius + eighths * worth.kelvin;
+    const figures = figuresOf(plan, { ...last, mixedCelsius, tapCelsius }, { ...held, setCelsius });
+    const { marginKelvin, disinfectionMarginKelvin } = figures;
     return {
       eighths,
       tapCelsius,
       spreadKelvin: Math.hypot(worth.spread, readingKelvin),
-      marginKelvin: figures.marginKelvin,
-      disinfectionMarginKelvin: figures.disinfectionMarginKelvin,
+      marginKelvin,
+      disinfectionMarginKelvin,
       litres: litresAtOutlet(tankLitre, last.hotCelsius, last.coldCelsius, tapCelsius),
-      isOverLimit: tapCelsius > limitCelsius,
+      // Once in a while the tank is at its hottest: that margin counts as well.
+      isOverLimit: Math.min(marginKelvin, disinfectionMarginKelvin) < 0,
     };
   };
   const end = endOf();
-  const goesDown = end === 'over-limit';
+  const goesDown = end === 'over-limit' || end === 'over-at-hottest';
   return {
     now,
     atFirst: figuresOf(plan, readings[0]!, heldAtMost(readings.slice(0, 1), worth.kelvin)),
@@ -215,11 +242,12 @@ export function mixingAdvice(plan: MixingPlan): MixingAdvice | undefined {
   };
 
   function endOf(): MixingEnd | undefined {
-    const { tapCelsius, hotCelsius, mixedCelsius } = last!;
+    const { tapCelsius, hotCelsius, mixedCelsius } = last;
     if (tapCelsius > limitCelsius + readingKelvin) return 'over-limit';
+    if (now.disinfectionMarginKelvin < -readingKelvin) return 'over-at-hottest';
     if (tapCelsius >= wantedCelsius - readingKelvin) return 'wanted';
     if (hotCelsius - mixedCelsius < nearHot) return 'stored-limits';
-    if (before && last!.eighths > before.eighths && lastGainKelvin! < leastGain) return 'no-gain';
+    if (before && last.eighths > before.eighths && lastGainKelvin! < leastGain) return 'no-gain';
     return turn(1).isOverLimit ? 'at-limit' : undefined;
   }
 }

@@ -37,7 +37,7 @@ export function JobFrame({
       <main className="mx-auto w-full max-w-[1240px] flex-1 p-4 lg:p-5">
         <div className="mb-4 flex flex-wrap items-center justify-between gap-3">
           <h2 className="text-title-l leading-tight font-semibold">{title}</h2>
-          <nav aria-label="Near here" className="flex gap-2">
+          <nav aria-label="Near here" className="flex flex-wrap gap-2">
             {Object.entries(near).map(([address, label]) => (
               <Link key={address} href={`/jobs/${job.job.id}${address}`} className="button">
                 {label}

@@ -90,7 +90,7 @@ export function NextTurnPanel({
 
 const capitalEnd = (end: keyof typeof mixingEndWords): string => {
   const words = mixingEndWords[end];
-  return `${words[0]!.toUpperCase()}${words.slice(1)}${end === 'over-limit' ? ': turn it back' : ''}`;
+  return `${words[0]!.toUpperCase()}${words.slice(1)}${end.startsWith('over') ? ': turn it back' : ''}`;
 };
 
 function Turn({

@@ -22,6 +22,7 @@ export const mixingEndWords: Readonly<Record<MixingEnd | 'stopped', string>> = {
   'no-gain': 'a step gained nothing',
   'stored-limits': 'the stored water is all there is',
   'over-limit': 'over the limit of its outlet',
+  'over-at-hottest': 'over the limit once the tank is at its hottest',
   stopped: 'stopped by hand',
 };
 

@@ -63,7 +63,11 @@ function Settings({ initial, system }: { initial: JobFile; system: UnitSystem })
                 system={system}
               />
             )}
-            <ScaldChart sheet={sheet} stores={family.storage !== undefined} system={system} />
+            <ScaldChart
+              sheet={sheet}
+              stores={family.storage !== undefined || family.sheet !== undefined}
+              system={system}
+            />
           </div>
         </div>
       ) : (

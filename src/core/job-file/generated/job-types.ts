@@ -512,7 +512,7 @@ export interface MixingEntry {
   cold?: Measured;
   tap?: Measured;
   reason?: string;
-  ended?: 'wanted' | 'at-limit' | 'no-gain' | 'stored-limits' | 'over-limit' | 'stopped';
+  ended?: 'wanted' | 'at-limit' | 'no-gain' | 'stored-limits' | 'over-limit' | 'over-at-hottest' | 'stopped';
   isLocked?: boolean;
   isTold?: boolean;
   farthest?: Measured;
