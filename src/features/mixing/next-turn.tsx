@@ -29,7 +29,9 @@ export function NextTurnPanel({
   const [isAsking, setAsking] = useState(false);
   const celsius = (value: number) => valueText(value, 'temperature', system);
   const margin = (kelvin: number) =>
-    kelvin >= 0 ? kelvinWords(kelvin, system) : `${kelvinWords(-kelvin, system)} OVER it`;
+    kelvin >= 0
+      ? `${kelvinWords(kelvin, system)} under the limit`
+      : `${kelvinWords(-kelvin, system)} OVER the limit`;
   if (!advice) {
     return (
       <section aria-labelledby="next" className="mt-2 border-l-4 border-act bg-act-wash p-3">
@@ -51,8 +53,8 @@ export function NextTurnPanel({
         {end ? capitalEnd(end) : 'One step open'}
       </h3>
       <p>
-        Now {celsius(now.tapCelsius)} at the tap: {margin(now.marginKelvin)} to the limit; with the
-        tank at its hottest <strong>{margin(now.disinfectionMarginKelvin)}</strong>. About{' '}
+        Now {celsius(now.tapCelsius)} at the tap: {margin(now.marginKelvin)}; with the tank at its
+        hottest <strong>{margin(now.disinfectionMarginKelvin)}</strong>. About{' '}
         {valueText(now.litres, 'volume', system)}; {Math.round(now.hotShare * 100)} % of it hot.
         {lastGainKelvin !== undefined &&
           ` The last step gave ${kelvinWords(lastGainKelvin, system)}.`}
@@ -67,9 +69,8 @@ export function NextTurnPanel({
           <p className="mt-2">
             Cap off, <strong>{eighthsWords(next.eighths)}</strong>: about{' '}
             <strong>{celsius(next.tapCelsius)}</strong>, give or take{' '}
-            {kelvinWords(next.spreadKelvin, system)}; margin{' '}
-            <strong>{margin(next.marginKelvin)}</strong>, at its hottest{' '}
-            {margin(next.disinfectionMarginKelvin)};{' '}
+            {kelvinWords(next.spreadKelvin, system)}, <strong>{margin(next.marginKelvin)}</strong>,
+            at its hottest {margin(next.disinfectionMarginKelvin)};{' '}
             <strong>{valueText(next.litres, 'volume', system)}</strong>
             {next.eighths > 0
               ? `, ${Math.max(0, Math.round((1 - next.litres / now.litres) * 100))} % fewer showers than now`
