@@ -57,7 +57,9 @@ const unitsInChunk = 50;
 export async function bench(root: string, words: readonly string[]): Promise<number> {
   const [first, second] = words;
   const tap =
-    first !== undefined && Object.hasOwn(benchedFamilies, first) ? benchedFamilies[first] : undefined;
+    first !== undefined && Object.hasOwn(benchedFamilies, first)
+      ? benchedFamilies[first]
+      : undefined;
   const isNamed = first === gasId || first === balancingId || tap !== undefined;
   const argument = isNamed ? second : first;
   const share = argument === undefined ? 1 : Number(argument);
@@ -234,9 +236,11 @@ export const isBenchWorker = !isMainThread && workerData === 'bench';
 
 export function serveBench(): void {
   parentPort!.on('message', ({ part, seed, from, to }: Chunk) => {
-    const { run } = [...parts, ...gasParts, ...Object.values(benchedFamilies).flatMap(familyParts)].find(
-      (each) => each.name === part,
-    )!;
+    const { run } = [
+      ...parts,
+      ...gasParts,
+      ...Object.values(benchedFamilies).flatMap(familyParts),
+    ].find((each) => each.name === part)!;
     const outcomes = Array.from({ length: to - from }, (_, k) =>
       run(seed, from + k, () => performance.now()),
     );
