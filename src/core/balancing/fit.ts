@@ -11,7 +11,7 @@ import {
   type WaterSlopes,
 } from './house';
 import { surfaceShares } from './surface';
-import { factorOf, solve } from './symmetric';
+import { factorOf, solve } from '../linear/symmetric';
 
 /** All that was read once, with each lockshield where it stood; by place in the list, nothing where none was read. */
 export interface ReadRound extends HouseSetting {

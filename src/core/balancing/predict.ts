@@ -1,6 +1,6 @@
 import { runFitted, type FittedHouse } from './fit';
 import { houseSlopes, type HouseSetting, type RunningRadiator } from './house';
-import { solveLower } from './symmetric';
+import { solveLower } from '../linear/symmetric';
 
 /** What a radiator does when lockshields are moved. */
 export interface PredictedChange {

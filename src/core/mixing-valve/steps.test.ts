@@ -83,6 +83,9 @@ describe('a valve that is opened step by step', () => {
     expect(next!.tapCelsius).toBeCloseTo(after!.tapCelsius, 6);
     expect(next!.litres).toBeCloseTo(litresAtOutlet(200, 50, 10, after!.tapCelsius), 6);
     expect(next!.litres).toBeLessThan(advice(turned([0], set)).now.litres);
+    // And says so again beside what was read.
+    expect(advice(turned([0, 1], set)).lastTold).toEqual(next);
+    expect(advice(turned([0, 2], set)).lastTold).toBeUndefined();
   });
 
   it('learns what an eighth of this valve is worth', () => {

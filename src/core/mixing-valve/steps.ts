@@ -68,6 +68,8 @@ export interface MixingAdvice {
   readonly eighthKelvin: number;
   /** What the last step gained, K; undefined before the first. */
   readonly lastGainKelvin: number | undefined;
+  /** What was told of the last step before it was made, where it was the step that was told of. */
+  readonly lastTold: NextTurn | undefined;
   readonly next: NextTurn | undefined;
   /** Why to stop. */
   readonly end: MixingEnd | undefined;
@@ -117,6 +119,14 @@ function worthOf(readings: readonly MixingReading[]): { kelvin: number; spread: 
     sum += own * (gained / moved);
   });
   return { kelvin: sum / precision, spread: 1 / Math.sqrt(precision) };
+}
+
+/** What was told of the step that was read last, from what was read before it. */
+function toldOf(plan: MixingPlan): NextTurn | undefined {
+  const [before, last] = plan.readings.slice(-2);
+  if (!before || !last) return undefined;
+  const next = mixingAdvice({ ...plan, readings: plan.readings.slice(0, -1) })?.next;
+  return next && next.eighths === last.eighths - before.eighths ? next : undefined;
 }
 
 const hotShareOf = ({ hotCelsius, coldCelsius, mixedCelsius }: MixingReading): number =>
@@ -236,6 +246,7 @@ export function mixingAdvice(plan: MixingPlan): MixingAdvice | undefined {
     atFirst: figuresOf(plan, readings[0]!, heldAtMost(readings.slice(0, 1), worth.kelvin)),
     eighthKelvin: worth.kelvin,
     lastGainKelvin,
+    lastTold: toldOf(plan),
     next: goesDown ? turn(-1) : end === 'wanted' ? undefined : turn(1),
     end,
     finding,

@@ -1,3 +1,4 @@
+import { factorOf, solveLower } from '../linear/symmetric';
 import type { TapCourse } from './tap-run';
 
 /** Temperatures that were followed while a tap ran: where, and when since it was opened. */
@@ -145,29 +146,16 @@ export function likelihoodOf(
   const spread = seen.map(({ id }, k) =>
     Math.hypot(featureSpread[id], id === 'rise' ? 0.1 * expected[k]!.value : 0),
   );
-  // Cholesky of the covariance, in place.
-  const matrix = Array.from({ length: size }, (_, row) =>
-    Array.from({ length: size }, (_, column) =>
-      slopes.reduce(
-        (sum, each) => sum + each[row]! * each[column]!,
-        row === column ? spread[row]! ** 2 : 0,
-      ),
-    ),
-  );
-  let logDeterminant = 0;
-  const solved: number[] = [];
-  for (let row = 0; row < size; row++) {
-    for (let column = 0; column <= row; column++) {
-      let sum = matrix[row]![column]!;
-      for (let k = 0; k < column; k++) sum -= matrix[row]![k]! * matrix[column]![k]!;
-      matrix[row]![column] =
-        row === column ? Math.sqrt(Math.max(1e-9, sum)) : sum / matrix[column]![column]!;
-    }
-    logDeterminant += 2 * Math.log(matrix[row]![row]!);
-    let rest = off[row]!;
-    for (let k = 0; k < row; k++) rest -= matrix[row]![k]! * solved[k]!;
-    solved.push(rest / matrix[row]![row]!);
-  }
+  const covariance = Float64Array.from({ length: size * size }, (_, at) => {
+    const [row, column] = [Math.floor(at / size), at % size];
+    return slopes.reduce(
+      (sum, each) => sum + each[row]! * each[column]!,
+      row === column ? Math.max(1e-9, spread[row]! ** 2) : 0,
+    );
+  });
+  const lower = factorOf(covariance, size);
+  const logDeterminant = spread.reduce((sum, _, k) => sum + 2 * Math.log(lower[k * size + k]!), 0);
+  const solved = solveLower(lower, Float64Array.from(off));
   const square = solved.reduce((sum, each) => sum + each ** 2, 0);
   // Nothing that was read is impossible: far off is as good as very far off.
   return -0.5 * Math.min(square, farOff) - 0.5 * logDeterminant;

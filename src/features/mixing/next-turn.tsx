@@ -42,7 +42,7 @@ export function NextTurnPanel({
       </section>
     );
   }
-  const { now, next, end, lastGainKelvin } = advice;
+  const { now, next, end, lastGainKelvin, lastTold } = advice;
   const isPast = next !== undefined && next.eighths > 0 && next.isOverLimit;
   const isOffered =
     next !== undefined &&
@@ -57,7 +57,9 @@ export function NextTurnPanel({
         hottest <strong>{margin(now.disinfectionMarginKelvin)}</strong>. About{' '}
         {valueText(now.litres, 'volume', system)}; {Math.round(now.hotShare * 100)} % of it hot.
         {lastGainKelvin !== undefined &&
-          ` The last step gave ${kelvinWords(lastGainKelvin, system)}.`}
+          ` The last step gave ${kelvinWords(lastGainKelvin, system)}${
+            lastTold ? `: ${celsius(lastTold.tapCelsius)} was told` : ''
+          }.`}
         {now.isInsideFailSafe &&
           ` Hot and mixed lie closer than the ${kelvinWords(failSafeKelvin, system)} that its fail-safe needs: lost cold water may not shut it.`}
       </p>

@@ -7,7 +7,7 @@ import {
   mixed,
   rowOf,
   type OutcomeTables,
-} from '../gas-fired/outcome-tables';
+} from '../kit/signal/outcome-tables';
 import type { Seen, Shares, SignalLook } from '../kit/signal/declaration';
 import { stateKey } from '../kit/unit-state';
 import type { Elements } from './elements';

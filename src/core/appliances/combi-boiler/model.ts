@@ -22,7 +22,7 @@ import {
   type TapHeater,
 } from '../../water';
 import { fireSignals, isDisplayLit, runFire, type GasPressures } from '../gas-fired/fire';
-import { above, aboveByShare } from '../gas-fired/outcome-tables';
+import { above, aboveByShare } from '../kit/signal/outcome-tables';
 import type { Running, Standing } from '../kit/signal/declaration';
 import { runnerOf, type Signals, type Stage } from '../kit/stages';
 import type { Elements } from './elements';

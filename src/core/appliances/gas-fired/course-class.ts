@@ -1,5 +1,5 @@
 import type { Shares } from '../kit/signal/declaration';
-import { above, mixed } from './outcome-tables';
+import { above, mixed } from '../kit/signal/outcome-tables';
 
 /** A swing that somebody notices, in kelvin, and how sharply. Common practice. */
 const noticedKelvin = 4;

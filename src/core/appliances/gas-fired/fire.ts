@@ -1,7 +1,7 @@
 import { carbonDioxidePercent, outputShare } from '../../water';
 import type { Follows } from '../kit/signal/declaration';
 import type { Signals } from '../kit/stages';
-import { aboveByShare } from './outcome-tables';
+import { aboveByShare } from '../kit/signal/outcome-tables';
 
 /**
  * What every fan-assisted burner is made of: volts to its control, air, spark, gas, flame, and the order in which one is proved

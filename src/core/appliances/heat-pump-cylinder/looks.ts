@@ -1,5 +1,5 @@
-import { blurred } from '../gas-fired/outcome-tables';
 import type { Seen, Shares, SignalLook } from '../kit/signal/declaration';
+import { lookShares } from '../kit/signal/look-shares';
 import { isDone, stateKey } from '../kit/unit-state';
 import type { Elements } from './elements';
 import {
@@ -19,22 +19,11 @@ type Look = SignalLook<HeatPumpPlate, HeatPumpStanding>;
 
 /** What is seen, heard or felt: from the model where it says so, up to an eye's slips; the rest is common practice. */
 
-const valuesOf = (check: string): readonly string[] =>
-  (namesFile.checks as Readonly<Record<string, { readonly values?: readonly string[] }>>)[check]!
-    .values ?? [];
+const { mostly, either, row } = lookShares(namesFile.checks);
 const e = (seen: HeatPumpSeen) => seen.elements as Elements;
 const is = (seen: HeatPumpSeen, element: keyof Elements) => e(seen)[element] > 0.5;
 const isAble = (seen: HeatPumpSeen) => isMachineAble(e(seen), seen.state);
 
-/** One thing most of the time, and a little of all others. */
-const mostly = (check: string, value: string, sure = 0.95): Shares => {
-  const values = valuesOf(check);
-  const rest = (1 - sure) / (values.length - 1);
-  return Object.fromEntries(values.map((each) => [each, each === value ? sure : rest]));
-};
-const either = (check: string, yes: string, no: string, isYes: boolean, sure = 0.96): Shares =>
-  mostly(check, isYes ? yes : no, sure);
-const row = (check: string, shares: Shares) => blurred(shares, valuesOf(check));
 const look = (predict: (seen: HeatPumpSeen) => Shares): Look => ({ keyOf: stateKey, predict });
 
 /** A flow under the least of its mode stops the compressor, as a share of the usual. */

@@ -1,5 +1,6 @@
 import type { JobFile, Plate } from '../../job-file/generated/job-types';
 import { inputWattOf } from '../gas-fired/plate';
+import { lineVoltOf } from '../kit/line-volt';
 import { PlateError } from '../kit/plate-error';
 import type { PlateField } from '../kit/plate-field';
 
@@ -99,7 +100,7 @@ export const plateFields: readonly PlateField[] = [
 /** @throws PlateError for a plate that no such unit has. */
 export function plateOf({ unit: { plate } }: Pick<JobFile, 'unit'>): HeatPumpPlate {
   return {
-    lineVolt: lineVoltOf(plate.rated?.volt),
+    lineVolt: lineVoltOf(plate.rated?.volt, 'unit'),
     heatWatt: inputWattOf(plate, 'heatPump', ranges.heatWatt)!,
     immersionWatt:
       inputWattOf(plate, 'immersion', ranges.immersionWatt, true) ?? usual.immersionWatt,
@@ -107,12 +108,6 @@ export function plateOf({ unit: { plate } }: Pick<JobFile, 'unit'>): HeatPumpPla
     cylinderLitre: numberOf(plate, 'volume', 'litre', ranges.volume) ?? usual.cylinderLitre,
     bufferLitre: numberOf(plate, 'buffer', 'litre', ranges.buffer) ?? usual.bufferLitre,
   };
-}
-
-function lineVoltOf(volt: number | undefined): 120 | 230 {
-  if (volt === undefined || volt === 230) return 230;
-  if (volt === 120) return 120;
-  throw new PlateError('/unit/plate/rated/volt', 'A unit of this kind is fed with 120 or 230 V.');
 }
 
 function numberOf(

@@ -1,4 +1,4 @@
-import { blurred, mixed, rowOf, type OutcomeTables } from '../gas-fired/outcome-tables';
+import { blurred, mixed, rowOf, type OutcomeTables } from '../kit/signal/outcome-tables';
 import type { Seen, Shares, SignalLook } from '../kit/signal/declaration';
 import { stateKey, type UnitState } from '../kit/unit-state';
 import type { Elements } from './elements';

@@ -1,4 +1,4 @@
-import { above } from '../gas-fired/outcome-tables';
+import { above } from '../kit/signal/outcome-tables';
 import { runnerOf, type Signals, type Stage } from '../kit/stages';
 import { wiresOf, type UnitState } from '../kit/unit-state';
 import type { Target } from '../appliance-family';

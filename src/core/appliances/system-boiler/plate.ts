@@ -1,5 +1,6 @@
 import type { JobFile } from '../../job-file/generated/job-types';
 import { choiceField, chosenText, inputWattOf } from '../gas-fired/plate';
+import { lineVoltOf } from '../kit/line-volt';
 import { PlateError } from '../kit/plate-error';
 import type { PlateField } from '../kit/plate-field';
 
@@ -153,7 +154,7 @@ export function plateOf({ unit: { plate } }: Pick<JobFile, 'unit'>): SystemPlate
     leastInputWatt:
       inputWattOf(plate, 'minimumInput', [500, inputWatt], true) ?? inputWatt * usual.leastShare,
     efficiency: usual.efficiency,
-    lineVolt: lineVoltOf(plate.rated),
+    lineVolt: lineVoltOf(plate.rated?.volt, 'boiler'),
     cylinderLitre: cylinderLitreOf(plate.cylinder),
     cylinderControl: choice('cylinderControl') as SystemPlate['cylinderControl'],
     mixingValve: choice('mixingValve') as SystemPlate['mixingValve'],
@@ -162,13 +163,6 @@ export function plateOf({ unit: { plate } }: Pick<JobFile, 'unit'>): SystemPlate
     emitter: choice('emitter') as SystemPlate['emitter'],
     zoning: choice('zoning') as SystemPlate['zoning'],
   };
-}
-
-function lineVoltOf(rated: unknown): 120 | 230 {
-  const volt = (rated as { readonly volt?: unknown } | undefined)?.volt;
-  if (volt === undefined || volt === 230) return 230;
-  if (volt === 120) return 120;
-  throw new PlateError('/unit/plate/rated/volt', 'A boiler of this kind is fed with 120 or 230 V.');
 }
 
 function cylinderLitreOf(cylinder: unknown): number {

@@ -1,5 +1,5 @@
 import type { Question } from '../family';
-import { blurred, mixed, rowOf } from '../gas-fired/outcome-tables';
+import { blurred, mixed, rowOf } from '../kit/signal/outcome-tables';
 import { safetyAnswers, safetyQuestions } from '../gas-fired/questions';
 import type { Shares } from '../kit/signal/declaration';
 import {

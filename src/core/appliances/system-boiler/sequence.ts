@@ -1,4 +1,4 @@
-import { above, mixed } from '../gas-fired/outcome-tables';
+import { above, mixed } from '../kit/signal/outcome-tables';
 import type { Shares } from '../kit/signal/declaration';
 import type { Elements } from './elements';
 

@@ -12,7 +12,7 @@ import {
   type TapHeater,
 } from '../../water';
 import { fireSignals, isDisplayLit, runFire, type GasPressures } from '../gas-fired/fire';
-import { aboveByShare } from '../gas-fired/outcome-tables';
+import { aboveByShare } from '../kit/signal/outcome-tables';
 import { isDone } from '../kit/unit-state';
 import { runnerOf, type Signals, type Stage } from '../kit/stages';
 import type { Running, Standing } from '../kit/signal/declaration';

@@ -1,6 +1,6 @@
 import type { Question } from '../family';
 import { safetyAnswers, safetyQuestions } from '../gas-fired/questions';
-import { rowOf } from '../gas-fired/outcome-tables';
+import { rowOf } from '../kit/signal/outcome-tables';
 import type { Shares } from '../kit/signal/declaration';
 import { tables, type TanklessSeen } from './looks';
 import namesFile from './names.json' with { type: 'json' };

@@ -1,6 +1,6 @@
 import { silentVolt, signalWords } from '../../radio';
-import { blurred } from '../gas-fired/outcome-tables';
 import type { Seen, Shares, SignalLook } from '../kit/signal/declaration';
+import { lookShares } from '../kit/signal/look-shares';
 import { isDone, stateKey, type UnitState } from '../kit/unit-state';
 import type { Elements } from './elements';
 import {
@@ -24,21 +24,11 @@ type Look = SignalLook<WirelessPlate, WirelessStanding>;
 
 /** What is seen, heard or felt: from the model where it says so, up to an eye's slips; the rest is common practice. */
 
-const valuesOf = (check: string): readonly string[] =>
-  (namesFile.checks as Readonly<Record<string, { readonly values?: readonly string[] }>>)[check]!
-    .values ?? [];
+const { mostly, either, row: blurredRow } = lookShares(namesFile.checks);
 const e = (seen: WirelessSeen) => seen.elements as Elements;
 const is = (seen: WirelessSeen, element: keyof Elements) => e(seen)[element] > 0.5;
 const signal = (seen: WirelessSeen, id: string) => seen.signals[id]! > 0.5;
 
-/** One thing most of the time, and a little of all others. */
-const mostly = (check: string, value: string, sure = 0.95): Shares => {
-  const values = valuesOf(check);
-  const rest = (1 - sure) / (values.length - 1);
-  return Object.fromEntries(values.map((each) => [each, each === value ? sure : rest]));
-};
-const either = (check: string, yes: string, no: string, isYes: boolean, sure = 0.96): Shares =>
-  mostly(check, isYes ? yes : no, sure);
 const look = (predict: (seen: WirelessSeen) => Shares): Look => ({ keyOf: stateKey, predict });
 const plainLook = (predict: (seen: WirelessSeen) => Shares): Look => ({ predict });
 /** What it hangs on is what was restarted and bound, and nothing else of the state. */
@@ -64,7 +54,7 @@ const canSend = (seen: WirelessSeen): boolean =>
 /** What a control shows that hears nothing of its sensor, or nothing of its receiver, or gets no heat for its call. */
 function display(seen: WirelessSeen): Shares {
   if (!isLit(e(seen))) return mostly('display-look', 'dark', 0.94);
-  const row = (shares: Shares) => blurred(shares, valuesOf('display-look'));
+  const row = (shares: Shares) => blurredRow('display-look', shares);
   if (seen.has('sensor.battery-flat')) return row({ 'L-2': 0.82, 'L-3': 0.1, normal: 0.08 });
   if (seen.has('sensor.dead')) return row({ 'L-4': 0.35, 'L-3': 0.35, 'L-2': 0.25, normal: 0.05 });
   if (!hears(e(seen), seen.state)) return row({ 'L-3': 0.6, 'L-2': 0.32, normal: 0.08 });
@@ -81,10 +71,10 @@ function storedShown(seen: WirelessSeen): Shares {
   if (!isLit(e(seen))) return mostly(check, 'waiting-mark', 0.4);
   if (hears(e(seen), seen.state)) return mostly(check, 'shown', 0.97);
   return seen.has('sensor.battery-flat')
-    ? blurred({ stale: 0.78, 'waiting-mark': 0.2 }, valuesOf(check))
+    ? blurredRow(check, { stale: 0.78, 'waiting-mark': 0.2 })
     : seen.has('radio.sensor-at-metal', 'radio.path-weak')
-      ? blurred({ stale: 0.5, 'waiting-mark': 0.48 }, valuesOf(check))
-      : blurred({ 'waiting-mark': 0.94, stale: 0.05 }, valuesOf(check));
+      ? blurredRow(check, { stale: 0.5, 'waiting-mark': 0.48 })
+      : blurredRow(check, { 'waiting-mark': 0.94, stale: 0.05 });
 }
 
 function raisedSetpoint(seen: WirelessSeen): Shares {
@@ -110,7 +100,7 @@ function lightAfterOverride(seen: WirelessSeen): Shares {
         : receiverMargin(e(seen)) <= edgeDecibel
           ? { dark: 0.72, flashes: 0.25 }
           : { dark: 0.95 };
-  return blurred(row, valuesOf(check));
+  return blurredRow(check, row);
 }
 
 function lever(check: string) {
@@ -135,7 +125,7 @@ const isWarming = (seen: WirelessSeen) => seen.standing.storedCelsius > 45;
 function flowPipe(check: string) {
   return (seen: WirelessSeen): Shares => {
     const shares = (hot: number, tepid: number, cold: number) =>
-      blurred({ hot, tepid, cold }, valuesOf(check));
+      blurredRow(check, { hot, tepid, cold });
     if (signal(seen, 'flows'))
       return check.includes('return') ? shares(0.4, 0.5, 0.1) : shares(0.92, 0.06, 0.02);
     const isFired = signal(seen, 'fires');
@@ -149,19 +139,19 @@ export const looks: Readonly<Record<string, Look>> = {
   'display-look': afterCures(display),
   'stored-temperature-shown': afterCures(storedShown),
   'program-look': plainLook((seen) =>
-    blurred(
+    blurredRow(
+      'program-look',
       is(seen, 'program.on')
         ? { 'on-now': 0.85, 'off-now': 0.14 }
         : { 'off-now': 0.58, never: 0.36, 'on-now': 0.06 },
-      valuesOf('program-look'),
     ),
   ),
   'mode-look': plainLook((seen) =>
-    blurred(
+    blurredRow(
+      'mode-look',
       is(seen, 'mode.normal')
         ? { normal: 0.98 }
         : { 'hot-water-off': 0.6, holiday: 0.36, normal: 0.04 },
-      valuesOf('mode-look'),
     ),
   ),
   'call-symbol': look((seen) => {
@@ -208,11 +198,11 @@ export const looks: Readonly<Record<string, Look>> = {
   'sensor-battery-out-10-s': afterCures((seen) =>
     hears(e(seen), seen.state)
       ? mostly('sensor-battery-out-10-s', 'was-shown', 0.95)
-      : blurred(
+      : blurredRow(
+          'sensor-battery-out-10-s',
           seen.has('sensor.hung')
             ? { 'temperature-appears': 0.92, 'still-none': 0.08 }
             : { 'still-none': 0.94, 'temperature-appears': 0.06 },
-          valuesOf('sensor-battery-out-10-s'),
         ),
   ),
   'signal-test-sensor': afterCures((seen) =>

@@ -1,5 +1,5 @@
 import { batteryLoss, nearLoss, silentVolt } from '../../radio';
-import { above } from '../gas-fired/outcome-tables';
+import { above } from '../kit/signal/outcome-tables';
 import type { Running, Standing } from '../kit/signal/declaration';
 import { isDone, type UnitState } from '../kit/unit-state';
 import type { Signals } from '../kit/stages';

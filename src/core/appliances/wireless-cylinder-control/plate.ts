@@ -1,6 +1,6 @@
 import type { JobFile } from '../../job-file/generated/job-types';
 import { choiceField, chosenText } from '../gas-fired/plate';
-import { PlateError } from '../kit/plate-error';
+import { lineVoltOf } from '../kit/line-volt';
 import type { PlateField } from '../kit/plate-field';
 
 /** What is said of a wireless control and its cylinder. */
@@ -47,17 +47,8 @@ export const plateFields: readonly PlateField[] = [
 /** @throws PlateError for a plate that no such control has. */
 export function plateOf({ unit: { plate } }: Pick<JobFile, 'unit'>): WirelessPlate {
   return {
-    lineVolt: lineVoltOf(plate.rated?.volt),
+    lineVolt: lineVoltOf(plate.rated?.volt, 'control'),
     cylinderLitre: plate.volume?.litre ?? usualLitre,
     arrangement: chosenText(plate, arrangement) as WirelessPlate['arrangement'],
   };
-}
-
-function lineVoltOf(volt: number | undefined): 120 | 230 {
-  if (volt === undefined || volt === 230) return 230;
-  if (volt === 120) return 120;
-  throw new PlateError(
-    '/unit/plate/rated/volt',
-    'A control of this kind is fed with 120 or 230 V.',
-  );
 }

@@ -1,5 +1,5 @@
 import type { Question } from '../family';
-import { blurred } from '../gas-fired/outcome-tables';
+import { blurred } from '../kit/signal/outcome-tables';
 import type { Shares } from '../kit/signal/declaration';
 import type { Elements } from './elements';
 import type { WirelessSeen } from './looks';

@@ -1,5 +1,5 @@
-import type { FamilyPlate } from '../appliance-family';
-import type { Seen, Shares, Standing } from '../kit/signal/declaration';
+import type { FamilyPlate } from '../../appliance-family';
+import type { Seen, Shares, Standing } from './declaration';
 
 /** How likely each value is under a fault; a fault that is not named has the usual row. Common practice. */
 export interface OutcomeTable {
