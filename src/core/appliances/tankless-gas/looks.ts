@@ -1,7 +1,13 @@
 import { callStages, isDisplayLit } from '../gas-fired/fire';
 import type { Elements } from './elements';
 import { tapClass } from '../gas-fired/course-class';
-import { blurred, hasDropped, mixed, rowOf, type OutcomeTables } from '../kit/signal/outcome-tables';
+import {
+  blurred,
+  hasDropped,
+  mixed,
+  rowOf,
+  type OutcomeTables,
+} from '../kit/signal/outcome-tables';
 import type { Seen, Shares, SignalLook } from '../kit/signal/declaration';
 import { isDone, stateKey } from '../kit/unit-state';
 import outcomes from './outcomes.json' with { type: 'json' };
