@@ -5,6 +5,7 @@ import {
   doSteps,
   isAwake,
   openJob,
+  openLimits,
   pressKeys,
   proveDead,
   sentJob,
@@ -120,6 +121,26 @@ test('a proof that neither device nor server keeps is none, and stays typed', as
   await expect(page.getByText(/^proved dead/)).toHaveCount(0);
   await page.unroute('**/api/jobs/*/entries');
   expect((await sentJob(page, jobId)).entries).toEqual([]);
+});
+
+test('a limit that the device cannot keep goes straight to the server, or is said to be nowhere', async ({
+  page,
+}) => {
+  const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Limit, no store' });
+  await currentCheck(page);
+  await refuseStore(page);
+  const dialog = await openLimits(page);
+  await dialog.getByRole('button', { name: 'usual', exact: true }).click();
+  await expect.poll(async () => (await sentJob(page, jobId)).constraints?.order).toBe('usual');
+  await page.route('**/api/jobs/*/constraints', (route) => route.abort());
+  await dialog.getByRole('button', { name: 'worked out', exact: true }).click();
+  await expect(dialog.getByRole('alert')).toContainText(
+    'Neither this device nor the server has it',
+  );
+  await expect(dialog.getByRole('button', { name: 'usual', exact: true })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
 });
 
 test('Enter pressed twice enters once', async ({ page }) => {

@@ -1,6 +1,7 @@
 import { fitHouse, type FittedHouse, type ReadRound } from './fit';
+import type { HouseSetting } from './house';
 import { balancingFindings, type BalancingFinding } from './named';
-import { byFeel, nextMoves, type Aim, type Move } from './next-moves';
+import { byFeel, nextMoves, valueOf, type Aim, type Move } from './next-moves';
 import { apartKelvin, predictChanges, type PredictedChange } from './predict';
 import { fittableRounds, type BalancingSession } from './session';
 
@@ -15,7 +16,7 @@ export interface BalancingAdvice {
   readonly members: readonly number[];
   /** Those that have not been read in this round, and are in the balance. */
   readonly unread: readonly number[];
-  /** How far their means lie apart now, fitted, K; and by the first round. */
+  /** How far what this way makes even, means or drops, lies apart now, fitted, K; and by the first round. */
   readonly apartKelvin: number;
   readonly apartAtFirstKelvin: number;
   readonly moves: readonly Move[];
@@ -54,16 +55,17 @@ export function balancingAdvice(
       ? byFeel(now, members, bandKelvin)
       : nextMoves(house, now, members, bandKelvin, aims[way]);
   const to = chosen.kind === 'moves' ? chosen.setting : now;
+  const apart = (setting: HouseSetting) => apartKelvin(house, setting, members, valueOf[aims[way]]);
   return {
     house,
     round,
     members,
     unread: inBalance.filter((k) => round.topCelsius[k] === undefined),
-    apartKelvin: apartKelvin(house, now, members),
-    apartAtFirstKelvin: apartKelvin(house, rounds[0]!, members),
+    apartKelvin: apart(now),
+    apartAtFirstKelvin: apart(rounds[0]!),
     moves: chosen.kind === 'moves' ? chosen.moves : [],
     predicted: predictChanges(house, now, to),
-    apartAfterKelvin: apartKelvin(house, to, members),
+    apartAfterKelvin: apart(to),
     ...(chosen.kind === 'stop' ? { stop: chosen.why } : {}),
     findings: balancingFindings(house, round, members),
   };

@@ -93,7 +93,8 @@ function bestMove(
   return best;
 }
 
-const valueOf: Readonly<Record<Aim, (running: RunningRadiator) => number>> = {
+/** What each way makes even. */
+export const valueOf: Readonly<Record<Aim, (running: RunningRadiator) => number>> = {
   means: ({ meanCelsius }) => meanCelsius,
   drops: ({ inCelsius, outCelsius }) => inCelsius - outCelsius,
 };

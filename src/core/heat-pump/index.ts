@@ -1,3 +1,14 @@
+/**
+ * Heat pumps by their readouts: sensors in pockets, the water that a held reading drives, what that costs, and what a log of a
+ * push shows.
+ *
+ * @example
+ * const out = { share: 0.4, offsetKelvin: 0 }
+ * Math.round(depthOfShare(0.4)) // 11
+ * drivenWater(35, 20, out, 70).waterCelsius // 57.5
+ * drivenWater(35, 20, out, 60).isAtLimit // true
+ */
+
 export {
   depthOfShare,
   pocketMillimetre,

@@ -1,3 +1,13 @@
+/**
+ * Mixing valves on stored hot water: what leaves one by the balance of energy, the limits of outlets, and what the next eighth of
+ * a turn will do.
+ *
+ * @example
+ * mixedFrom({ setCelsius: 47, mostHotShare: 0.97 }, 60, 10) // 47
+ * Math.round(litresAtOutlet(200, 50, 10, 47)) // 195
+ * outletLimit('bath', 'document-g', { isFrail: true }).celsius // 44
+ */
+
 export {
   disinfectionCelsius,
   failSafeKelvin,

@@ -129,6 +129,14 @@ describe('a valve that is opened step by step', () => {
     expect(now.isInsideFailSafe).toBe(true);
   });
 
+  it('never counts shut steps that move nothing: what passes hot comes out at its hottest', () => {
+    const hot: MixingReading = { ...stored, eighths: 0, mixedCelsius: 49.6, tapCelsius: 49 };
+    const shut = [0, -1, -2, -3, -4].map((eighths) => ({ ...hot, eighths }));
+    const { now, end } = advice(shut, 49, 55);
+    expect(end).toBe('over-at-hottest');
+    expect(now.disinfectionMarginKelvin).toBeLessThan(-3);
+  });
+
   it('names a hot side that is blocked, one that passes hot, and cold that gets in', () => {
     const blocked = { setCelsius: 47, mostHotShare: 0.65 };
     expect(advice(turned([0, 1], blocked), 46).finding).toBe('hot-side-blocked');

@@ -174,7 +174,8 @@ function heldAtMost(readings: readonly MixingReading[], worth: number): ValveSta
       setCelsius = each.mixedCelsius;
       mostHotShare = 1;
     } else {
-      setCelsius = Math.max(each.mixedCelsius, setCelsius + worth * moved);
+      // A step shut that is not seen to move anything has shut nothing: it may pass hot.
+      setCelsius = Math.max(each.mixedCelsius, setCelsius + worth * Math.max(0, moved));
       mostHotShare = hotShareOf(each);
     }
     before = each;

@@ -38,7 +38,7 @@ function Balancing({ initial, system }: { initial: JobFile; system: UnitSystem }
   const chosen = job.constraints?.schools;
   const way = wayOf(school, chosen).id as BalancingWay;
   const bandKelvin = family.radiators?.bandKelvin ?? 5;
-  const { session, advice, isWorking } = useBalancing(job.entries, bandKelvin, way);
+  const { session, advice, isWorking, hasFailed } = useBalancing(job.entries, bandKelvin, way);
   const { radiators, rounds } = session;
   const isTimed = session.warmingSince !== undefined && !session.ended;
   const { now } = useClock(isTimed, job.entries.at(-1)?.at, 1000);
@@ -73,6 +73,12 @@ function Balancing({ initial, system }: { initial: JobFile; system: UnitSystem }
               bandKelvin={bandKelvin}
               system={system}
             />
+            {hasFailed && (
+              <p role="alert" className="mt-2 border-l-4 border-heat bg-heat-wash px-3 py-2">
+                What comes next could not be worked out on this device. What was read is kept: load
+                the page again, or go on by feel from the hottest.
+              </p>
+            )}
             {session.unlisted.length > 0 && (
               <p role="alert" className="mt-2 border-l-4 border-heat bg-heat-wash px-3 py-2">
                 Readings of {session.unlisted.length === 1 ? 'a radiator' : 'radiators'} that nobody
@@ -109,7 +115,9 @@ function Balancing({ initial, system }: { initial: JobFile; system: UnitSystem }
             {advice && (
               <>
                 <p className="text-lead">
-                  Apart <strong>{kelvin(advice.apartKelvin)}</strong>
+                  {way === 'by-drop' ? 'Their drops lie' : 'Apart'}{' '}
+                  <strong>{kelvin(advice.apartKelvin)}</strong>
+                  {way === 'by-drop' && ' apart'}
                   {rounds.length > 1 && `, ${kelvin(advice.apartAtFirstKelvin)} at first`}
                   {advice.moves.length > 0 &&
                     way !== 'by-feel' &&

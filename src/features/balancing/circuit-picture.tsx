@@ -7,6 +7,8 @@ import {
 import { valueText, type UnitSystem } from '@/core/quantities';
 import { turnsWords } from '@/features/record/balancing-words';
 import { kelvinWords } from '@/features/record/kelvin-words';
+import { UnitPicture } from '@/ui/unit-picture';
+import { circuitDrawn } from './circuit-drawing';
 
 const width = 520;
 const rowHeight = 40;
@@ -45,8 +47,24 @@ export function CircuitPicture({
   const middle = sorted[Math.floor(sorted.length / 2)] ?? (hottest + coldest) / 2;
   const height = head + radiators.length * rowHeight + 6;
   const text = (celsius: number) => valueText(celsius, 'temperature', system);
+  const drawn = circuitDrawn(radiators, advice);
   return (
     <figure className="mt-4">
+      <div
+        className="max-w-3xl"
+        style={{ aspectRatio: `${drawn.plan.drawing.width} / ${drawn.plan.drawing.height}` }}
+      >
+        <UnitPicture
+          plan={drawn.plan}
+          picture={drawn.picture}
+          lifted={[]}
+          probes={[]}
+          watts={{}}
+          known={drawn.known}
+          temperature={text}
+          label="The circuit: flow and return, each radiator with its lockshield, as it was read"
+        />
+      </div>
       <svg
         viewBox={`0 0 ${width} ${height}`}
         className="w-full max-w-3xl"

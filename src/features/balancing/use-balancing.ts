@@ -15,6 +15,8 @@ export interface Balancing {
   /** Of this session, or of the one before while this one is worked out; undefined where nothing can be. */
   readonly advice: BalancingAdvice | undefined;
   readonly isWorking: boolean;
+  /** The engine’s thread gave no answer to this session. */
+  readonly hasFailed: boolean;
 }
 
 /** The house that is balanced, and what to do next in it: worked out in the engine's thread. */
@@ -25,14 +27,22 @@ export function useBalancing(
 ): Balancing {
   const session = useMemo(() => balancingSession(entries), [entries]);
   const key = useMemo(() => JSON.stringify([session, bandKelvin, way]), [session, bandKelvin, way]);
-  const [answer, setAnswer] = useState<{ key: string; advice: BalancingAdvice | undefined }>();
+  const [answer, setAnswer] = useState<{
+    key: string;
+    advice: BalancingAdvice | undefined;
+    hasFailed: boolean;
+  }>();
   useEffect(() => {
     let isGone = false;
     const [of, band, by] = JSON.parse(key) as [BalancingSession, number, BalancingWay];
     void diagnosisService()
       .balance(restored(of), band, by)
-      .then((advice) => {
-        if (!isGone) setAnswer({ key, advice });
+      .then(
+        (advice) => ({ advice, hasFailed: false }),
+        () => ({ advice: undefined, hasFailed: true }),
+      )
+      .then((found) => {
+        if (!isGone) setAnswer({ key, ...found });
       });
     return () => {
       isGone = true;
@@ -44,6 +54,7 @@ export function useBalancing(
     session,
     advice: isOfThese ? answer.advice : undefined,
     isWorking: answer?.key !== key,
+    hasFailed: answer?.key === key && answer.hasFailed,
   };
 }
 

@@ -1,24 +1,45 @@
 import type { Constraints } from '@/core/job-file';
-import { constraintsDraftKey, deviceStore, forgetDraft, readDraft, writeDraft } from './store';
+import {
+  constraintsDraftKey,
+  deviceStore,
+  forgetDraft,
+  inTime,
+  readDraft,
+  writeDraft,
+} from './store';
 
 const patienceMilliseconds = 15_000;
 
 /** The sending under way. One at a time, so that an earlier setting never arrives after a later one. */
 let last: Promise<unknown> = Promise.resolve();
 
-/** Keeps the constraints on this device, then sends them. Gives the server's reason where it refused. */
+/** The newest by job that the store of this device would not keep. */
+const unkept = new Map<string, string>();
+
+const neitherKeptNorSent =
+  'Neither this device nor the server has it: with a connection, choose it again.';
+
+/**
+ * Keeps the constraints on this device, then sends them. Gives the server's reason where it refused, and says so where a store
+ * that refuses could not keep what did not reach the server either.
+ */
 export async function keepConstraints(
   jobId: string,
   constraints: Constraints,
 ): Promise<string | undefined> {
   const text = JSON.stringify(constraints);
-  await writeDraft(constraintsDraftKey(jobId), text);
+  const isKept = await inTime(writeDraft(constraintsDraftKey(jobId), text)).then(
+    () => true,
+    () => false,
+  );
+  if (isKept) unkept.delete(jobId);
+  else unkept.set(jobId, text);
   return inTurn(jobId, text);
 }
 
 /** What this device kept and the server has not taken yet; goes off again at once. */
 export async function keptConstraints(jobId: string): Promise<Constraints | undefined> {
-  const text = await readDraft(constraintsDraftKey(jobId));
+  const text = await readDraft(constraintsDraftKey(jobId)).catch(() => '');
   if (text === '') return undefined;
   void inTurn(jobId, text);
   return JSON.parse(text) as Constraints;
@@ -40,9 +61,12 @@ function inTurn(jobId: string, text: string): Promise<string | undefined> {
 
 async function sendUnlessReplaced(jobId: string, text: string): Promise<string | undefined> {
   const key = constraintsDraftKey(jobId);
-  if ((await readDraft(key)) !== text) return undefined;
-  // The server does not know the job yet: it goes once the call has.
-  if (await deviceStore().calls.get(jobId)) return undefined;
+  const isUnkept = unkept.get(jobId) === text;
+  if (!isUnkept) {
+    if ((await readDraft(key).catch(() => '')) !== text) return undefined;
+    // The server does not know the job yet: it goes once the call has.
+    if (await deviceStore().calls.get(jobId)) return undefined;
+  }
   try {
     const response = await fetch(`/api/jobs/${jobId}/constraints`, {
       method: 'PUT',
@@ -50,8 +74,8 @@ async function sendUnlessReplaced(jobId: string, text: string): Promise<string |
       body: text,
       signal: AbortSignal.timeout(patienceMilliseconds),
     });
-    if (response.status >= 500) return undefined;
-    await forgetDraft(key, text);
+    if (response.status >= 500) return isUnkept ? neitherKeptNorSent : undefined;
+    if (!isUnkept) await forgetDraft(key, text);
     if (response.ok) return undefined;
     const { problems, message } = (await response.json()) as {
       message?: string;
@@ -60,6 +84,6 @@ async function sendUnlessReplaced(jobId: string, text: string): Promise<string |
     return problems?.map((each) => each.message).join(' ') ?? message ?? 'Not taken.';
   } catch {
     // No connection: it stays kept here and goes with whatever is sent next.
-    return undefined;
+    return isUnkept ? neitherKeptNorSent : undefined;
   }
 }

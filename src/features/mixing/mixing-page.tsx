@@ -121,6 +121,7 @@ function Mixing({ initial, system }: { initial: JobFile; system: UnitSystem }) {
             <ReadForm
               record={record}
               session={session}
+              tankLitre={tankLitre}
               turned={turned}
               system={system}
               onRead={() => setTurned(0)}

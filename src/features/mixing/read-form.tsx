@@ -1,7 +1,12 @@
 'use client';
 
 import { useState } from 'react';
-import type { MixingSession } from '@/core/mixing-valve';
+import {
+  mixingAdvice,
+  type MixingAdvice,
+  type MixingReading,
+  type MixingSession,
+} from '@/core/mixing-valve';
 import type { UnitSystem } from '@/core/quantities';
 import { useFamily } from '@/features/record/family-context';
 import { eighthsWords } from '@/features/record/mixing-words';
@@ -22,12 +27,14 @@ const mostEighths = 40;
 export function ReadForm({
   record,
   session,
+  tankLitre,
   turned,
   system,
   onRead,
 }: {
   record: JobRecord;
   session: MixingSession;
+  tankLitre: number;
   /** Eighths since the last reading. */
   turned: number;
   system: UnitSystem;
@@ -55,12 +62,30 @@ export function ReadForm({
   };
   const step = (by: number) =>
     setMoved(Math.max(-mostEighths, Math.min(mostEighths, (moved ?? turned) + by)));
-  const tap = typedNumber(drafts.tap[0], 'temperature', system, [0, 95]);
+  const typed = readingOf(
+    places.map(([key, , range]) => {
+      const value = typedNumber(drafts[key][0], 'temperature', system, range);
+      return value.kind === 'number'
+        ? value.value
+        : value.kind === 'none'
+          ? lastOf[key]
+          : undefined;
+    }),
+    eighths,
+  );
+  /** It stands past its limit with this reading, now or with the tank at its hottest, and was opened to it. */
   const isPast =
     begun !== undefined &&
-    tap.kind === 'number' &&
-    tap.value > begun.limit.celsius &&
-    eighths > (last?.eighths ?? 0);
+    typed !== undefined &&
+    eighths > (last?.eighths ?? 0) &&
+    isOverLimit(
+      mixingAdvice({
+        tankLitre,
+        wantedCelsius: begun.wantedCelsius,
+        limitCelsius: begun.limit.celsius,
+        readings: [...steps, typed],
+      }),
+    );
   const enter = async () => {
     const values: Partial<Record<(typeof places)[number][0], number>> = {};
     for (const [key, label, range] of places) {
@@ -84,16 +109,12 @@ export function ReadForm({
       return setProblem('Mixed water lies between cold and hot: are two of them exchanged?');
     }
     if (isPast && reason[0].trim() === '') {
-      return setProblem('It stands past the limit: why? Or turn it back, and read it again.');
+      return setProblem(
+        'It stands past the limit, now or with the tank at its hottest: why? Or turn it back, and read it again.',
+      );
     }
     setProblem(undefined);
-    const reading = {
-      eighths,
-      hotCelsius: hot,
-      mixedCelsius: mixed,
-      coldCelsius: cold,
-      tapCelsius: atTap,
-    };
+    const reading = readingOf([hot, mixed, cold, atTap], eighths)!;
     const isKept = await record.append(
       {
         kind: 'mixing',
@@ -182,3 +203,18 @@ export function ReadForm({
     </form>
   );
 }
+
+function readingOf(
+  [hotCelsius, mixedCelsius, coldCelsius, tapCelsius]: readonly (number | undefined)[],
+  eighths: number,
+): MixingReading | undefined {
+  return hotCelsius === undefined ||
+    mixedCelsius === undefined ||
+    coldCelsius === undefined ||
+    tapCelsius === undefined
+    ? undefined
+    : { eighths, hotCelsius, mixedCelsius, coldCelsius, tapCelsius };
+}
+
+const isOverLimit = (advice: MixingAdvice | undefined): boolean =>
+  advice?.end === 'over-limit' || advice?.end === 'over-at-hottest';

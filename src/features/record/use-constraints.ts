@@ -1,6 +1,6 @@
 'use client';
 
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Constraints, JobFile } from '@/core/job-file';
 import { keepConstraints, keptConstraints } from '@/features/device/send-constraints';
 
@@ -12,10 +12,14 @@ export function useConstraints(initial: JobFile): {
 } {
   const jobId = initial.job.id;
   const [own, setOwn] = useState<Constraints>();
+  /** What was set last and not refused: what counts again after one that is. */
+  const taken = useRef<Constraints>(undefined);
   useEffect(() => {
     let isGone = false;
     void keptConstraints(jobId).then((kept) => {
-      if (kept && !isGone) setOwn((latest) => latest ?? kept);
+      if (!kept || isGone) return;
+      taken.current ??= kept;
+      setOwn((latest) => latest ?? kept);
     });
     return () => {
       isGone = true;
@@ -25,7 +29,8 @@ export function useConstraints(initial: JobFile): {
     async (constraints: Constraints) => {
       setOwn(constraints);
       const refusal = await keepConstraints(jobId, constraints);
-      if (refusal !== undefined) setOwn((latest) => (latest === constraints ? undefined : latest));
+      if (refusal === undefined) taken.current = constraints;
+      else setOwn((latest) => (latest === constraints ? taken.current : latest));
       return refusal;
     },
     [jobId],

@@ -8,10 +8,13 @@ export function useDraft(key: string): [text: string, setText: (text: string) =>
   const [state, setState] = useState<{ key: string; text: string }>({ key, text: '' });
   useEffect(() => {
     let isGone = false;
-    void readDraft(key).then((text) => {
-      if (!isGone)
-        setState((before) => (before.key === key && before.text !== '' ? before : { key, text }));
-    });
+    // A store that refuses keeps no draft; the page that has it open still does.
+    void readDraft(key)
+      .catch(() => '')
+      .then((text) => {
+        if (!isGone)
+          setState((before) => (before.key === key && before.text !== '' ? before : { key, text }));
+      });
     return () => {
       isGone = true;
     };
@@ -19,7 +22,7 @@ export function useDraft(key: string): [text: string, setText: (text: string) =>
   const setText = useCallback(
     (text: string) => {
       setState({ key, text });
-      void writeDraft(key, text);
+      void writeDraft(key, text).catch(() => undefined);
     },
     [key],
   );

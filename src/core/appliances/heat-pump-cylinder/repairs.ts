@@ -9,6 +9,14 @@ const scalds: Caution = {
   sign: 'hot-water',
   words: 'Water above 50 °C scalds: test in a basin, then set and read the margin.',
 };
+const burns: Caution = {
+  sign: 'warning',
+  words: 'R290 burns: no spark, no flame near the outdoor unit.',
+};
+const relief: Caution = {
+  sign: 'warning',
+  words: 'Unvented: relief and expansion parts are never touched to cure a temperature.',
+};
 const warning = (words: string): Caution => ({ sign: 'warning', words });
 const hot = (words: string): Caution => ({ sign: 'hot-water', words });
 
@@ -83,7 +91,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
       'Sensor of the same curve, home, clipped, insulated.',
     ],
     proof: ['contact-cylinder-temperature', 'display-cylinder-temperature', 'sensor-dashes-look'],
-    cautions: [scalds],
+    cautions: [relief, scalds],
     shownBy: [
       'cylinder-sensor-cup-difference',
       'contact-cylinder-temperature',
@@ -166,7 +174,11 @@ export const repairs: Readonly<Record<string, Repair>> = {
         'Scald margin at the tap.',
       ],
       proof: ['display-hot-water-setpoint', 'display-restart-differential', 'tap-temperature'],
-      cautions: [scalds, warning('Storage under 60 °C needs the weekly disinfection cycle on.')],
+      cautions: [
+        relief,
+        scalds,
+        warning('Storage under 60 °C needs the weekly disinfection cycle on.'),
+      ],
       drawnPart: 'controller',
     },
   ),
@@ -241,6 +253,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
     ],
     proof: ['outdoor-look', 'defrosts-per-2-h', 'cylinder-rise-per-30-min'],
     cautions: [
+      burns,
       warning('No tools on fins, no salt, no naked flame. Isolate first: the fan may start.'),
     ],
     drawnPart: 'outdoor',
@@ -256,6 +269,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
       ],
       proof: ['cylinder-rise-per-30-min', 'display-power'],
       cautions: [
+        burns,
         warning('Sealed refrigerant circuit: licensed work only. Do not open, do not add.'),
       ],
       drawnPart: 'outdoor',
@@ -271,7 +285,10 @@ export const repairs: Readonly<Record<string, Repair>> = {
         'On once, after a look for damp.',
       ],
       proof: ['outdoor-supply-volts', 'outdoor-running-look'],
-      cautions: [{ sign: 'electricity', words: 'It trips again: leave it off, insulation test.' }],
+      cautions: [
+        burns,
+        { sign: 'electricity', words: 'It trips again: leave it off, insulation test.' },
+      ],
       drawnPart: 'outdoor',
     },
   ),
@@ -293,7 +310,7 @@ export const repairs: Readonly<Record<string, Repair>> = {
       'Full again before power.',
     ],
     proof: ['immersion-ohms', 'immersion-amps-boost'],
-    cautions: [everyPole, warning('Drain below it; full again before power.'), scalds],
+    cautions: [relief, everyPole, warning('Drain below it; full again before power.'), scalds],
     wires: [
       { wire: 'w-immersion-l', end: 'immersion.a' },
       { wire: 'w-immersion-n', end: 'immersion.b' },
