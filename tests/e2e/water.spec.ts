@@ -259,7 +259,8 @@ test('a sensor out of step is found by three points at the tap', async ({ page }
   await expect(lead.first()).toContainText('Tap sensor', { timeout: 30_000 });
 });
 
-test('the pages of both families fit their screen, and nothing trips a screen reader', async ({
+// At a desk the same pages are those of accessibility.spec.ts, of other families.
+test('the pages of both families fit their screen, and nothing trips a screen reader @phone', async ({
   page,
 }) => {
   const fits = () => {
