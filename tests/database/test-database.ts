@@ -1,3 +1,4 @@
+import { setTimeout as pause } from 'node:timers/promises';
 import { randomUUID } from 'node:crypto';
 import path from 'node:path';
 import pg from 'pg';
@@ -56,8 +57,20 @@ export async function makeTestDatabase(likeness?: string): Promise<TestDatabase>
       await leave();
       const client = new pg.Client({ connectionString: serverUrl() });
       await client.connect();
-      await client.query(`drop database if exists ${name} with (force)`);
+      await dropped(client, name);
       await client.end();
     },
   };
+}
+
+/** Nobody but its owner may be sent away from a database: where its housekeeping is just at work there, it is waited for. */
+async function dropped(client: pg.Client, name: string, tries = 20): Promise<void> {
+  try {
+    await client.query(`drop database if exists ${name} with (force)`);
+  } catch (error) {
+    const isAtWork = (error as { readonly code?: string }).code === '42501';
+    if (!isAtWork || tries <= 1) throw error;
+    await pause(250);
+    await dropped(client, name, tries - 1);
+  }
 }

@@ -91,7 +91,7 @@ test.describe('a call with a bad plate', () => {
     await page.getByLabel('Address').fill('5 Test Lane');
     for (const [typed, message] of [
       ['', /Nothing is typed/],
-      ['0', /below what a power can be/],
+      ['0', /on a plate are/],
       ['lots', /is not a number/],
       ['-4500', /below what a power can be/],
       ['1e9', /above what a power can be/],
