@@ -7,7 +7,6 @@ import {
   riseIn,
   roomOvershoot,
   sensorReading,
-  shareAndOffset,
   shareOfPair,
 } from '.';
 import { heatingMinutes, waterDensity, waterSpecificHeat } from '../thermal';
@@ -31,22 +30,6 @@ describe('a sensor in its pocket', () => {
     expect(reading).toBeCloseTo(34.8, 6);
     expect(shareOfPair(reading, 57, 20)).toBeCloseTo(0.4, 6);
     expect(shareOfPair(22, 23, 20)).toBeUndefined();
-  });
-
-  it('is told from one that drifted by two pairs at different water', () => {
-    const pairOf = (contactCelsius: number, sensor: { share: number; offsetKelvin: number }) => ({
-      contactCelsius,
-      readoutCelsius: sensorReading(contactCelsius, 20, sensor),
-    });
-    for (const sensor of [
-      { share: 0.45, offsetKelvin: 0 },
-      { share: 0.97, offsetKelvin: -9 },
-    ]) {
-      const told = shareAndOffset([pairOf(38, sensor), pairOf(55, sensor)], 20)!;
-      expect(told.share).toBeCloseTo(sensor.share, 6);
-      expect(told.offsetKelvin).toBeCloseTo(sensor.offsetKelvin, 6);
-      expect(shareAndOffset([pairOf(50, sensor), pairOf(55, sensor)], 20)).toBeUndefined();
-    }
   });
 });
 

@@ -9,15 +9,7 @@
  * drivenWater(35, 20, out, 60).isAtLimit // true
  */
 
-export {
-  depthOfShare,
-  pocketMillimetre,
-  pocketShare,
-  sensorReading,
-  shareAndOffset,
-  shareOfPair,
-  type SensorPair,
-} from './pocket';
+export { depthOfShare, pocketMillimetre, pocketShare, sensorReading, shareOfPair } from './pocket';
 export { pocketCourse, type PocketCourse, type PocketStretch } from './pocket-log';
 export {
   drivenWater,

@@ -39,29 +39,3 @@ export function shareOfPair(
   if (Math.abs(difference) < leastDifferenceKelvin) return undefined;
   return (readoutCelsius - roomCelsius) / difference;
 }
-
-/** One readout with the contact reading beside it, °C. */
-export interface SensorPair {
-  readonly readoutCelsius: number;
-  readonly contactCelsius: number;
-}
-
-/** How two pairs have to differ in their water to tell a sensor that is off from one that is out, K. */
-const leastApartKelvin = 8;
-
-/**
- * Share and offset by two pairs at different temperatures: a sensor out of its pocket has a share below one, a drifted one an
- * offset. Undefined where the two are too near each other.
- */
-export function shareAndOffset(
-  [one, other]: readonly [SensorPair, SensorPair],
-  roomCelsius: number,
-): { readonly share: number; readonly offsetKelvin: number } | undefined {
-  const apart = other.contactCelsius - one.contactCelsius;
-  if (Math.abs(apart) < leastApartKelvin) return undefined;
-  const share = (other.readoutCelsius - one.readoutCelsius) / apart;
-  return {
-    share,
-    offsetKelvin: one.readoutCelsius - roomCelsius - share * (one.contactCelsius - roomCelsius),
-  };
-}

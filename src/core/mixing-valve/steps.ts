@@ -63,7 +63,6 @@ export type MixingFinding = 'hot-side-blocked' | 'passes-hot' | 'cross-flow' | '
 
 export interface MixingAdvice {
   readonly now: MixingFigures;
-  readonly atFirst: MixingFigures;
   /** What an eighth has come to be worth, K. */
   readonly eighthKelvin: number;
   /** What the last step gained, K; undefined before the first. */
@@ -244,7 +243,6 @@ export function mixingAdvice(plan: MixingPlan): MixingAdvice | undefined {
   const goesDown = end === 'over-limit' || end === 'over-at-hottest';
   return {
     now,
-    atFirst: figuresOf(plan, readings[0]!, heldAtMost(readings.slice(0, 1), worth.kelvin)),
     eighthKelvin: worth.kelvin,
     lastGainKelvin,
     lastTold: toldOf(plan),

@@ -23,6 +23,9 @@ export function evidenceOfStep(
   now: MixingReading,
 ): NewEntry[] {
   const last = before.at(-1);
+  const read = entries.filter((each) => each.kind === 'mixing' && each.phase === 'read');
+  // Begun anew, the valve may stand anywhere: what is read of it is not as it was found.
+  if (read.length !== before.length) return [];
   const isTaken = (check: string) =>
     entries.some((each) => each.kind === 'reading' && each.check === check);
   if (!last) {
