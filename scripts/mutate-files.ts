@@ -78,6 +78,16 @@ function places(
   return found;
 }
 
+/** Puts a key there as a file would have it: `__proto__` too is a key of its own, and changes nothing of what holds it. */
+function define(holder: object, key: string, value: unknown): void {
+  Object.defineProperty(holder, key, {
+    value,
+    enumerable: true,
+    writable: true,
+    configurable: true,
+  });
+}
+
 function changed(text: string): string {
   if (random() < 0.15) {
     const at = Math.floor(random() * text.length);
@@ -105,7 +115,7 @@ function changed(text: string): string {
         typeof holder[key] === 'number'
           ? (holder[key] *= pick([-1, 0.001, 1000, 1.01]))
           : (holder[key] = pick(numbers)),
-      () => (holder[pick(words)] = structuredClone(pick(others))),
+      () => define(holder, pick(words), structuredClone(pick(others))),
       () => (Array.isArray(holder) ? holder.reverse() : (holder[key] = String(holder[key]))),
       () => (Array.isArray(holder) ? holder.push(structuredClone(holder[Number(key)])) : 0),
       () => (typeof holder[key] === 'string' ? (holder[key] = holder[key].toUpperCase()) : 0),

@@ -48,6 +48,17 @@ async function enterRead(page: Page, room: string, top: number, bottom: number):
   await expect(below).toHaveValue('');
 }
 
+/** What the list asks for first; undefined once it asks for nothing. It is worked out anew after each. */
+async function firstMove(page: Page): Promise<string | undefined> {
+  const moves = page.getByRole('button', { name: /: set to / });
+  const ended = page.getByRole('heading', { level: 3, name: /^(Settling|Even|As even)/ });
+  await expect(moves.or(ended).first()).toBeVisible();
+  const [name] = await moves.evaluateAll((all) =>
+    all.map((each) => each.getAttribute('aria-label')!),
+  );
+  return name;
+}
+
 test('nine radiators are balanced by their surfaces, and their turns stand on the report', async ({
   page,
 }) => {
@@ -98,18 +109,19 @@ test('nine radiators are balanced by their surfaces, and their turns stand on th
     }
     await heading(page, /^(Set|Even|As even)/);
     if (round === 0) await isSound(page);
-    const set = page.getByRole('button', { name: /: set to / });
-    if ((await set.count()) === 0) break;
-    for (let left = 0; left < 20 && (await set.count()) > 0; left++) {
-      const name = (await set.first().getAttribute('aria-label'))!;
+    let name = await firstMove(page);
+    if (name === undefined) break;
+    for (let left = 0; left < 20 && name !== undefined; left++) {
       const [room, to] = name.split(': set to ') as [string, string];
-      await set.first().click();
+      const set = page.getByRole('button', { name, exact: true });
+      await set.click();
+      await expect(set).toHaveCount(0);
       await expect(
         page.locator(`[data-radiator="${room}"]`).getByText(to, { exact: true }).first(),
       ).toBeVisible();
       turns = turns.map((each, k) => (rooms[k] === room ? turnsOf[to]! : each));
       visits += 1;
-      await heading(page, /^(Set|Settling|Flow)/);
+      name = await firstMove(page);
     }
     await heading(page, 'Settling');
     await page.clock.fastForward('06:30');

@@ -67,7 +67,7 @@ function loggerFile(): Buffer {
 test('an open lower element is found from temperatures alone, exchanged, and its proof ticks itself off', async ({
   page,
 }) => {
-  test.setTimeout(240_000);
+  test.setTimeout(480_000);
   await server.hands!(faulty);
   const jobId = await openJob(page, { kind: 'runs-out', customer: `Warm ${isPhone(page)}` });
   await page.goto(`${baseUrl()}/jobs/${jobId}/temperatures`);
@@ -128,15 +128,13 @@ test('an open lower element is found from temperatures alone, exchanged, and its
   });
   await follow(page);
   await press(page, '240');
-  await expect(page.getByText(/It should hand over|It should shut off|and shut off/)).toBeVisible({
-    timeout: 40_000,
-  });
-  await expect(level(page, 'It heats, and hands over')).toContainText(': seen', {
-    timeout: 60_000,
-  });
-  await expect(level(page, 'It shuts off at its setting')).toContainText(': seen', {
-    timeout: 60_000,
-  });
+  // What is ahead is told until it has been seen, which a slow page may be late for: readings come in batches of 20 s.
+  await expect(
+    page.getByText(/It should shut off|and shut off|All of it has been seen/),
+  ).toBeVisible({ timeout: 120_000 });
+  for (const title of ['It heats, and hands over', 'It shuts off at its setting']) {
+    await expect(level(page, title)).toContainText(': seen', { timeout: 120_000 });
+  }
   await press(page, '1');
 });
 

@@ -42,7 +42,11 @@ export function ProveDeadDialog({
   const [problem, setProblem] = useState<string>();
   const type = (index: number, text: string) => {
     setProblem(undefined);
-    keep(JSON.stringify(typed.map((each, k) => (k === index ? text : each))));
+    keep((before) =>
+      JSON.stringify(
+        readTyped(before, deadPoints.length).map((each, k) => (k === index ? text : each)),
+      ),
+    );
   };
 
   const enter = async () => {

@@ -112,7 +112,8 @@ export function ValuesEntry({
               maxLength={20}
               aria-invalid={problems[key] !== undefined}
               onChange={(event) => {
-                setDraft(JSON.stringify({ ...typed, [key]: event.target.value }));
+                const { value } = event.target;
+                setDraft((before) => JSON.stringify({ ...typedOf(before), [key]: value }));
                 setProblems({});
               }}
             />

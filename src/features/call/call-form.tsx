@@ -44,7 +44,7 @@ function OpenCallForm({ system, timeZone }: CallFormProps) {
   const draft = readDraft(draftText);
   const set = (change: Partial<CallDraft>) => {
     setProblems({});
-    setDraftText(JSON.stringify({ ...draft, ...change }));
+    setDraftText((before) => JSON.stringify({ ...readDraft(before), ...change }));
   };
   const known = draft.knownUnit;
   const wanted = known?.unit.family ?? draft.family;

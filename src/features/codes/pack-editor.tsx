@@ -48,7 +48,7 @@ export function PackEditor({
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const pack = draftOf(draft) ?? given;
   const put = (change: Partial<CodePack>) => {
-    setDraft(JSON.stringify({ ...pack, ...change }));
+    setDraft((before) => JSON.stringify({ ...(draftOf(before) ?? given), ...change }));
     setProblems([]);
   };
   const putCode = (at: number, change: Partial<Code>) =>

@@ -33,9 +33,10 @@ export function BurnerSheet({
   const [draft, setDraft] = useDraft(`${record.job.job.id} burners`);
   const [problem, setProblem] = useState<string>();
   const rows = rowsOf(draft);
-  const keep = (next: readonly BurnerLook[]) => setDraft(JSON.stringify(next));
+  const keep = (next: (rows: readonly BurnerLook[]) => readonly BurnerLook[]) =>
+    setDraft((before) => JSON.stringify(next(rowsOf(before))));
   const change = (k: number, to: Partial<BurnerLook>) =>
-    keep(rows.map((each, index) => (index === k ? { ...each, ...to } : each)));
+    keep((all) => all.map((each, index) => (index === k ? { ...each, ...to } : each)));
   const finding = findingOf(rows);
   const steps = family.accessSteps(check, state);
   const refusal = refusalOf(family, record.job, check, steps);
@@ -111,7 +112,7 @@ export function BurnerSheet({
                   type="button"
                   className="button"
                   aria-label={`Take burner ${row.burner} off the sheet`}
-                  onClick={() => keep(rows.filter((_, index) => index !== k))}
+                  onClick={() => keep((all) => all.filter((_, index) => index !== k))}
                 >
                   Off
                 </button>
@@ -126,9 +127,9 @@ export function BurnerSheet({
           className="button flex items-center gap-2"
           disabled={rows.length >= mostBurners}
           onClick={() =>
-            keep([
-              ...rows,
-              { burner: Math.max(0, ...rows.map((each) => each.burner)) + 1, ...sound },
+            keep((all) => [
+              ...all,
+              { burner: Math.max(0, ...all.map((each) => each.burner)) + 1, ...sound },
             ])
           }
         >

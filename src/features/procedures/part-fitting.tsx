@@ -44,10 +44,12 @@ export function PartFitting({
   const typed = typedOf(draft);
   const [tried, setTried] = useState<readonly string[]>();
   const [problem, setProblem] = useState<string>();
+  const type = (key: string, text: string) =>
+    setDraft((before) => JSON.stringify({ ...typedOf(before), [key]: text }));
   const set = (key: string, text: string) => {
     setTried(undefined);
     setProblem(undefined);
-    setDraft(JSON.stringify({ ...typed, [key]: text }));
+    type(key, text);
   };
 
   const enter = () => {
@@ -104,9 +106,7 @@ export function PartFitting({
               className="field mt-1"
               value={typed[noteKey] ?? ''}
               maxLength={400}
-              onChange={(event) =>
-                setDraft(JSON.stringify({ ...typed, [noteKey]: event.target.value }))
-              }
+              onChange={(event) => type(noteKey, event.target.value)}
             />
           </label>
         </div>

@@ -1,30 +1,26 @@
 'use client';
 
-import { useCallback, useEffect, useState } from 'react';
-import { readDraft, writeDraft } from '@/features/device/store';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { inTime, readDraft, writeDraft } from '@/features/device/store';
+import { keepDraft, type DraftChange, type DraftKeeper } from './draft-keeper';
 
-/** Text that survives a reload: kept on this device with every key, cleared when it is entered. */
-export function useDraft(key: string): [text: string, setText: (text: string) => void] {
+/**
+ * Text that survives a reload: kept on this device with every key, cleared when it is entered. A draft of several fields is
+ * changed by a function of what it was: it may be typed into before the store has answered.
+ */
+export function useDraft(key: string): [text: string, setText: (by: DraftChange) => void] {
   const [state, setState] = useState<{ key: string; text: string }>({ key, text: '' });
+  const keeper = useRef<DraftKeeper>(undefined);
   useEffect(() => {
-    let isGone = false;
-    // A store that refuses keeps no draft; the page that has it open still does.
-    void readDraft(key)
-      .catch(() => '')
-      .then((text) => {
-        if (!isGone)
-          setState((before) => (before.key === key && before.text !== '' ? before : { key, text }));
-      });
-    return () => {
-      isGone = true;
-    };
+    const own = keepDraft({
+      // A store that refuses keeps no draft; the page that has it open still does.
+      read: () => inTime(readDraft(key)).catch(() => ''),
+      write: (text) => void writeDraft(key, text).catch(() => undefined),
+      tell: (text) => setState({ key, text }),
+    });
+    keeper.current = own;
+    return () => own.leave();
   }, [key]);
-  const setText = useCallback(
-    (text: string) => {
-      setState({ key, text });
-      void writeDraft(key, text).catch(() => undefined);
-    },
-    [key],
-  );
+  const setText = useCallback((by: DraftChange) => keeper.current?.change(by), []);
   return [state.key === key ? state.text : '', setText];
 }
