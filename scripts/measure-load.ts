@@ -1,6 +1,7 @@
 /**
  * Measures how many technicians the server carries: each saves a reading a second on a job of their own, for so many seconds,
- * over a database of its own on the loopback. Prints the milliseconds from the request to the answer. Usage, after a build:
+ * over a database of its own on the loopback. Prints the milliseconds from the request to the answer: of the first twenty
+ * seconds, in which a server that has just been started compiles its own code, and of what comes after. Usage, after a build:
  *   OHMMETER_OWNER_DATABASE_URL="$(bash scripts/postgres-cluster.sh start)" node --import tsx scripts/measure-load.ts 200 60
  */
 import { readFileSync } from 'node:fs';
@@ -25,6 +26,7 @@ process.env.OHMMETER_APPLICATION_PASSWORD ??= readFileSync(
   'utf8',
 ).trim();
 
+const coldSeconds = 20;
 const clients = 10;
 const bareMilliseconds = 10_000;
 
@@ -74,29 +76,31 @@ try {
         ?.length ?? 0;
   }
 
+  const coldMilliseconds: number[] = [];
   const milliseconds: number[] = [];
   /** The same by the ten seconds in which each was sent. */
   const byPart: number[][] = [];
   const failures = new Map<string, number>();
   const save = async (job: string, round: number) => {
-    const [check, value] = readings[round % readings.length]!;
+    const [check, value] = readings[Math.abs(round) % readings.length]!;
     const entry = { id: newId(), at: new Date().toISOString(), kind: 'reading', check, value };
     const from = performance.now();
     const answer = await post(`/api/jobs/${job}/entries`, { entries: [entry] }).catch(
       (error: unknown) => String(error),
     );
     const took = performance.now() - from;
-    milliseconds.push(took);
-    (byPart[Math.floor((from - began) / 10_000)] ??= []).push(took);
+    if (round < 0) coldMilliseconds.push(took);
+    else milliseconds.push(took);
+    if (round >= 0) (byPart[Math.floor((from - began) / 10_000)] ??= []).push(took);
     const failure = typeof answer === 'string' ? answer : answer.ok ? '' : `${answer.status}`;
     if (failure) failures.set(failure, (failures.get(failure) ?? 0) + 1);
   };
-  const began = performance.now();
+  const began = performance.now() + coldSeconds * 1000;
   await Promise.all(
     jobs.map(async (job, k) => {
       // Spread over the second, as people are.
       await pause((k / technicians) * 1000);
-      for (let round = 0; round < seconds; round++) {
+      for (let round = -coldSeconds; round < seconds; round++) {
         const due = began + (k / technicians + round) * 1000;
         await pause(Math.max(0, due - performance.now()));
         await save(job, round);
@@ -104,9 +108,13 @@ try {
     }),
   );
   const took = (performance.now() - began) / 1000;
-  const figures = [0.5, 0.95, 0.99, 1].map((each) => quantileOf(milliseconds, each).toFixed(0));
+  const figuresOf = (all: number[]) =>
+    [0.5, 0.95, 0.99, 1].map((each) => quantileOf(all, each).toFixed(0));
+  const cold = figuresOf(coldMilliseconds);
+  const figures = figuresOf(milliseconds);
   console.log(
-    `${technicians} technicians, ${seconds} s: ${milliseconds.length} entries in ${took.toFixed(0)} s; ` +
+    `first ${coldSeconds} s: median ${cold[0]} ms, 95 % ${cold[1]} ms, 99 % ${cold[2]} ms, most ${cold[3]} ms\n` +
+      `${technicians} technicians, ${seconds} s: ${milliseconds.length} entries in ${took.toFixed(0)} s; ` +
       `median ${figures[0]} ms, 95 % ${figures[1]} ms, 99 % ${figures[2]} ms, most ${figures[3]} ms; ` +
       `99 % by ten seconds: ${byPart.map((each) => quantileOf(each, 0.99).toFixed(0)).join(' ')}; ` +
       `failures: ${failures.size === 0 ? 'none' : JSON.stringify(Object.fromEntries(failures))}`,

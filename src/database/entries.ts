@@ -81,7 +81,8 @@ export interface QuickAppend {
 }
 
 /**
- * Appends in one statement, without a transaction around it. Gives false where the job is not as the caller knows it.
+ * Appends in one statement, without a transaction around it, and tells nobody (`tell.ts`). Gives false where the job is not as
+ * the caller knows it.
  * @throws DatabaseUnavailable, or what the database says of an id that is taken.
  */
 export async function appendQuickly(

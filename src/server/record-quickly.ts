@@ -9,6 +9,7 @@ import {
 import type { Database } from '../database/client';
 import { appendQuickly } from '../database/entries';
 import type { Technician } from '../database/technicians';
+import { tellOfEntries } from '../database/tell';
 import { advanceJob, forgetJob, openJob, type OpenJob } from './open-jobs';
 import { standingFromRecord } from './standing-of';
 
@@ -53,6 +54,7 @@ export async function recordQuickly(
     forgetJob(jobId);
     return undefined;
   }
+  tellOfEntries(database, jobId);
   // Another entry may have been stored meanwhile from here, or the job forgotten: then what is known is of before that.
   if (job.fold === known && openJob(jobId) === job) advanceJob(job, batch, next.fold, standing);
   else forgetJob(jobId);

@@ -1,8 +1,8 @@
-import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { openTurns } from '../../src/core/balancing';
 import { seededRandom } from '../../src/core/simulation';
 import { drawHouse, settledHouse, thermometerFor } from '../../src/core/simulation/house';
+import { isSound } from './soundness';
 import { baseUrl, isAwake, isPhone, openJob } from './technician';
 
 /** A house of nine radiators, balanced by one person with a phone: read, set by the list, read again, until it stops. */
@@ -144,11 +144,3 @@ test('nine radiators are balanced by their surfaces, and their turns stand on th
     await expect(report.getByRole('row').filter({ hasText: room })).toContainText(words);
   }
 });
-
-async function isSound(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]!.html}`)).toEqual([]);
-  expect(
-    await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth),
-  ).toBeLessThanOrEqual(0);
-}

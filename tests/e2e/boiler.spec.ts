@@ -1,8 +1,8 @@
-import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { familyOf } from '../../src/core/appliances/all';
 import { seededRandom, simulatedFamilyOf, simulateUnit } from '../../src/core/simulation';
 import { sampleUnit } from '../sample-unit';
+import { isSound } from './soundness';
 import {
   andEntered,
   baseUrl,
@@ -60,15 +60,6 @@ async function equip(page: Page): Promise<void> {
   await expect(limits).toHaveCount(0);
 }
 
-const fits = (page: Page) =>
-  page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
-
-async function isAccessible(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]!.html}`)).toEqual([]);
-  expect(await fits(page)).toBeLessThanOrEqual(0);
-}
-
 test('a burnt joint is found along the chain, and its panel exchanged for one laid out otherwise', async ({
   page,
 }) => {
@@ -116,7 +107,7 @@ test('a burnt joint is found along the chain, and its panel exchanged for one la
   }
   await press(page, 'All back and confirmed');
   await expect(page.getByRole('heading', { level: 2 }).first()).toContainText('tugged');
-  await isAccessible(page);
+  await isSound(page);
 });
 
 test('a cracked burner is named from its flue gas, and proved by looking at it', async ({
@@ -165,7 +156,7 @@ test('a cylinder that stays cold by its own limit is a setting, and no fault', a
   await set('Burner waits at a heating call as found', '9');
   await expect(page.getByText('Not a fault: the start delay is set to 9 min.')).toBeVisible();
   await set('Burner waits at a heating call as found', '0');
-  await isAccessible(page);
+  await isSound(page);
   await page.goto(`${baseUrl()}/jobs/${jobId}`);
   await leads(page, 'Settings');
 });
@@ -179,7 +170,7 @@ test('a lockout is followed to the step where the sequence stops', async ({ page
     .getByRole('group', { name: 'What you found' })
     .getByRole('button', { name: 'Spark, no flame', exact: true })
     .click();
-  await isAccessible(page);
+  await isSound(page);
   await page.goto(`${baseUrl()}/jobs/${jobId}`);
   await equip(page);
   await chooseCheck(page, 'Gas valve in the trial');
@@ -187,5 +178,5 @@ test('a lockout is followed to the step where the sequence stops', async ({ page
   await enterAnswer(page, family, 'gas-valve-volts', { kind: 'number', value: 24.6 });
   await chooseCheck(page, 'Gas pressure at high fire');
   await leads(page, 'Gas valve');
-  await isAccessible(page);
+  await isSound(page);
 });

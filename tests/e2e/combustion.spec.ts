@@ -1,6 +1,6 @@
-import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { familyOf } from '../../src/core/appliances/all';
+import { isSound } from './soundness';
 import {
   baseUrl,
   chooseCheck,
@@ -23,13 +23,6 @@ const open = (page: Page, customer: string) =>
     family: family.title,
     plate: { typed: { 'Input, BTU/h': '82000' }, chosen: ['natural gas', '230 V'] },
   });
-
-async function isAccessible(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]!.html}`)).toEqual([]);
-  const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
-  expect(wide).toBeLessThanOrEqual(0);
-}
 
 const file = (name: string, text: string) => ({
   name,
@@ -65,7 +58,7 @@ test('an analyser’s file is read in, mapped, judged beside its limits, and sto
     check: 'combustion-analysis',
     values: { oxygen: { percent: 5 }, flueTemperature: { celsius: 55 } },
   });
-  await isAccessible(page);
+  await isSound(page);
 
   await bring();
   await dialog.locator('input').setInputFiles(file('bad.csv', 'O2;5,0;%\nCO;900;ppm\n'));
@@ -117,7 +110,7 @@ test('burners are looked at one by one, and the worst of them is the finding', a
   // What was filled in is there again.
   await page.reload();
   await expect(page.getByLabel('Burner 2: crack')).toHaveValue('hairline');
-  await isAccessible(page);
+  await isSound(page);
   await page.getByRole('button', { name: /^Enter: cracked/ }).click();
   await expect(page.getByLabel('Burner 1: crack')).toHaveCount(0);
   expect((await sentJob(page, jobId)).entries.at(-1)).toMatchObject({
@@ -153,7 +146,7 @@ test('a sensor is judged by its ohms at one temperature and at two, without a jo
   // What was typed is there again.
   await page.reload();
   await expect(ohms.first()).toHaveValue('1424');
-  await isAccessible(page);
+  await isSound(page);
 });
 
 test('the heating curve is moved by keys and by hand, and written down as left', async ({
@@ -181,5 +174,5 @@ test('the heating curve is moved by keys and by hand, and written down as left',
     (each) => each.kind === 'setting' && each.setting === 'curve-supply-at-design',
   );
   expect(kept).toMatchObject({ as: 'left', why: 'customers-wish' });
-  await isAccessible(page);
+  await isSound(page);
 });

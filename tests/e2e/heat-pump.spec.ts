@@ -1,8 +1,8 @@
-import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { familyOf } from '../../src/core/appliances/all';
 import { seededRandom, simulatedFamilyOf, simulateUnit } from '../../src/core/simulation';
 import { sampleUnit } from '../sample-unit';
+import { isSound } from './soundness';
 import { baseUrl, isAwake, isPhone, openJob, sentJob, workOut } from './technician';
 
 /** A heat pump with its cylinder: a sensor pushed home and seen in the log, a mixing valve opened to its scald margin. */
@@ -18,14 +18,6 @@ const open = (page: Page, kind: string, customer: string) =>
     family: family.title,
     plate: { typed: { 'Heat, BTU/h': '27300' }, chosen: ['230 V'] },
   });
-
-async function isSound(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]!.html}`)).toEqual([]);
-  expect(
-    await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth),
-  ).toBeLessThanOrEqual(0);
-}
 
 /** What its controller keeps, once a minute for half an hour: the sensor is pushed after a quarter of one. */
 function controllerLog(): Buffer {

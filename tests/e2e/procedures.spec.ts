@@ -1,7 +1,7 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { familyOf } from '../../src/core/appliances/all';
 import type { Entry } from '../../src/core/job-file';
+import { isSound } from './soundness';
 import { baseUrl, openJob, proveDead, sentJob } from './technician';
 
 /** Procedures with their clocks, as hands go through them. */
@@ -74,8 +74,7 @@ test(
     await page.reload();
     await expect(page.getByRole('timer')).toBeVisible();
     await page.getByRole('button', { name: /Put it down/ }).click();
-    const results = await new AxeBuilder({ page }).analyze();
-    expect(results.violations).toEqual([]);
+    await isSound(page);
     await page.clock.fastForward('31:00');
     await sentJob(page, jobId);
 
@@ -184,8 +183,7 @@ test(
     await expect(page.getByText(/WRONG: on/)).toBeVisible();
     await page.getByRole('button', { name: 'All back and confirmed' }).click();
     await expect(page.getByText(/another terminal than it belongs on/)).toBeVisible();
-    const results = await new AxeBuilder({ page }).analyze();
-    expect(results.violations).toEqual([]);
+    await isSound(page);
     await page.getByRole('button', { name: /: back on / }).click();
     await page.getByRole('button', { name: 'All back and confirmed' }).click();
     await stepIs(page, /Every screw again/);

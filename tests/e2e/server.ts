@@ -7,6 +7,7 @@ import path from 'node:path';
 import { tcpLines } from '../../src/instruments/tcp-lines';
 import { serveBench } from '../../src/simulated-bench/serve';
 import { applicationUrl } from '../../src/database/migrate';
+import { seedDemoData } from '../../src/server/demo/seed';
 import { makeTestDatabase, type TestDatabase } from '../database/test-database';
 
 export interface TestServer {
@@ -28,7 +29,10 @@ export async function startServer({
   /** A simulated unit with its instruments beside it. */
   bench?: boolean;
 }): Promise<TestServer> {
-  const test = await makeTestDatabase(demo ? process.env.OHMMETER_TEST_DEMO : undefined);
+  const prepared = process.env.OHMMETER_TEST_DEMO;
+  const test = await makeTestDatabase(demo ? prepared : undefined);
+  // The tests have the demo data ready to be copied; who measures has not.
+  if (demo && prepared === undefined) await seedDemoData(test.database, new Date());
   const port = await freePort();
   const root = path.resolve(import.meta.dirname, '../..');
   const logs = mkdtempSync(path.join(tmpdir(), 'ohmmeter-logs-'));

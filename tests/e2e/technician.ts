@@ -148,7 +148,7 @@ export async function andEntered(page: Page, act: () => Promise<void>): Promise<
     (count) =>
       Number(document.querySelector('main[data-entries]')?.getAttribute('data-entries')) > count,
     before,
-    { timeout: 15_000 },
+    { timeout: 40_000 },
   );
   await page.locator('main[aria-busy=false]').waitFor();
 }

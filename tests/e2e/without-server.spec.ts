@@ -15,7 +15,8 @@ import {
 } from './technician';
 
 // These go on without a server: the service worker has to be there.
-test.use({ serviceWorkers: 'allow' });
+// What the application takes in belongs to a device of its own.
+test.use({ serviceWorkers: 'allow', reuseContext: false });
 
 /** The production build with its service worker, and no server from the first tap on. */
 

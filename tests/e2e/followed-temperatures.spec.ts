@@ -1,8 +1,8 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { simulatedFamilyOf, seededRandom } from '../../src/core/simulation';
 import { plate4500 } from '../plates';
 import { startServer, type TestServer } from './server';
+import { isSound } from './soundness';
 import { baseUrl, isPhone, openJob, repairAsTold, sentJob } from './technician';
 
 /** Temperatures followed live from the simulated bench and from a file, explained, and proved. */
@@ -107,8 +107,7 @@ test('an open lower element is found from temperatures alone, exchanged, and its
   await expect(
     page.getByRole('region', { name: 'Readings of the log' }).getByRole('row'),
   ).not.toHaveCount(0);
-  const axe = await new AxeBuilder({ page }).analyze();
-  expect(axe.violations.map(({ id, nodes }) => `${id}: ${nodes[0]!.html}`)).toEqual([]);
+  await isSound(page);
 
   // No meter has been near it.
   const { entries } = await sentJob(page, jobId);
@@ -241,6 +240,5 @@ test('the sheet says what a setting does, and asks for what a test turned', asyn
   await expect(page.getByText(/Still as a test left it/)).toBeVisible();
   await page.getByLabel('Why Upper dial was left so').selectOption('corrected');
   await expect(page.getByText(/Still as a test left it/)).toBeHidden();
-  const axe = await new AxeBuilder({ page }).analyze();
-  expect(axe.violations.map(({ id, nodes }) => `${id}: ${nodes[0]!.html}`)).toEqual([]);
+  await isSound(page);
 });
