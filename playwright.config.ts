@@ -26,8 +26,6 @@ export default defineConfig({
   globalSetup: './tests/e2e/global-setup.ts',
   use: {
     launchOptions,
-    // One device a worker, emptied after each test: the scripts of the application are fetched and compiled once, not 180 times.
-    reuseContext: true,
     trace: 'off',
     contextOptions: { reducedMotion: 'reduce' },
     // Each test is a new device, which would take in the whole application: those that go on without a server allow it.

@@ -81,7 +81,8 @@ test('an open lower element is found from temperatures alone, exchanged, and its
   await press(page, 'Let go Tank, top with the thermometer 1');
   await press(page, 'Let go Tank, bottom with the thermometer 2');
   await press(page, 'No longer followed');
-  await expect(firstSuspect(page)).toContainText('Lower element (open)', { timeout: 60_000 });
+  // By temperatures alone it may have touched its sheath as well: the same part, and the same repair.
+  await expect(firstSuspect(page)).toContainText('Lower element (open', { timeout: 60_000 });
   // What the log tells by itself: only the top warms.
   await expect(page.getByRole('region', { name: 'What it tells' })).toContainText(
     'only the top warms',
@@ -101,8 +102,11 @@ test('an open lower element is found from temperatures alone, exchanged, and its
   await expect(
     page.getByRole('img', { name: /Tank, top, Tank, bottom over 90 minutes/ }),
   ).toBeVisible();
-  await expect(firstSuspect(page)).toContainText('Lower element (open)');
-  await page.getByRole('button', { name: /^Draw Lower element/ }).click();
+  await expect(firstSuspect(page)).toContainText('Lower element (open');
+  await page
+    .getByRole('button', { name: /^Draw Lower element/ })
+    .first()
+    .click();
   await page.getByText('As a table').click();
   await expect(
     page.getByRole('region', { name: 'Readings of the log' }).getByRole('row'),

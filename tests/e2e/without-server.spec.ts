@@ -15,8 +15,7 @@ import {
 } from './technician';
 
 // These go on without a server: the service worker has to be there.
-// What the application takes in belongs to a device of its own.
-test.use({ serviceWorkers: 'allow', reuseContext: false });
+test.use({ serviceWorkers: 'allow' });
 
 /** The production build with its service worker, and no server from the first tap on. */
 

@@ -20,6 +20,8 @@ export interface Explanation {
   /** None for a good unit. */
   readonly faults: readonly string[];
   readonly repair?: string;
+  /** Those of its faults that another repair cures, with that repair. */
+  readonly also?: readonly { readonly repair: string; readonly fault: string }[];
   readonly probability: number;
   /** Of a tank; nothing where the tap is warmed as it runs. */
   readonly shower: readonly { readonly minute: number; readonly celsius: number }[];
@@ -89,9 +91,14 @@ function explanationsOf(
   const observable = course && before && family.storage?.observableOfLog(course, before);
   const drawn = course && before && family.tap?.observablesOfLog(course, before).at(-1);
   const explain = (hypothesis: Hypothesis, probability: number, repair?: string): Explanation => {
+    const also = hypothesis.faults.flatMap((fault) => {
+      const other = repairOf[fault];
+      return other === undefined || other === repair ? [] : [{ repair: other, fault }];
+    });
     const common = {
       faults: hypothesis.faults,
       ...(repair === undefined ? {} : { repair }),
+      ...(repair === undefined || also.length === 0 ? {} : { also }),
       probability,
     };
     if (family.tap) {

@@ -35,6 +35,32 @@ describe('would this explain it?', () => {
     ]);
   });
 
+  it('names what else is wrong by what cures that', () => {
+    const both = watchedUnit(family, plate4500, ['lower-element.open', 'sediment'], 2);
+    const { explanations } = temperatureAnswer(
+      emptyJob({
+        complaint: { kind: 'runs-out', answers: { rumble: 'true' } },
+        entries: [
+          ...watch(both, { seconds: 3600, tap }),
+          {
+            ...stamp(),
+            kind: 'reading',
+            check: 'lower-element-ohms',
+            value: { overRange: true },
+          },
+        ],
+      }),
+    )!;
+    for (const { faults, repair, also = [] } of explanations) {
+      const own = faults.filter((each) => !also.some(({ fault }) => fault === each));
+      expect(also.every((each) => each.repair !== repair)).toBe(true);
+      expect(own.length).toBe(repair === undefined ? 0 : faults.length - also.length);
+      if (repair !== undefined) expect(own.length).toBeGreaterThan(0);
+    }
+    const joint = explanations.find((each) => each.also !== undefined);
+    expect(joint?.also).toBeDefined();
+  });
+
   it('finds the power of the upper element in the stretch after the draw', () => {
     const { power } = answer.facts[0]!;
     expect(power!.warmed).toBe('top');
