@@ -13,7 +13,7 @@ import {
 } from './technician';
 
 test('what was typed survives a reload @phone', async ({ page }) => {
-  await openJob(page, { kind: 'no-hot-water', customer: 'Reload' });
+  const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Reload' });
   await currentCheck(page);
   await chooseCheck(page, 'Upper element, screw to screw');
   await pressKeys(page, '12.');
@@ -22,6 +22,17 @@ test('what was typed survives a reload @phone', async ({ page }) => {
   await currentCheck(page);
   await chooseCheck(page, 'Upper element, screw to screw');
   await expect(page.getByLabel('typed reading')).toContainText('12.');
+
+  // What was entered does not stand there when its check is taken again: the next check was shown when it was cleared.
+  const volts = `${baseUrl()}/jobs/${jobId}?check=supply-volts`;
+  await page.goto(volts);
+  await doSteps(page);
+  await pressKeys(page, '239');
+  await andEntered(page, () => page.getByRole('button', { name: /^Enter/ }).click());
+  await page.goto(volts);
+  await currentCheck(page);
+  await expect(page.locator('[data-check=supply-volts]')).toBeVisible();
+  await expect(page.getByLabel('typed reading')).not.toContainText('239');
 });
 
 test('ohms wait until power is off and proved dead, and the reason is told', async ({ page }) => {

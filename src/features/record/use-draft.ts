@@ -4,23 +4,33 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { inTime, readDraft, writeDraft } from '@/features/device/store';
 import { keepDraft, type DraftChange, type DraftKeeper } from './draft-keeper';
 
+const kept = (key: string, tell: (text: string) => void): DraftKeeper =>
+  keepDraft({
+    // A store that refuses keeps no draft; the page that has it open still does.
+    read: () => inTime(readDraft(key)).catch(() => ''),
+    write: (text) => void writeDraft(key, text).catch(() => undefined),
+    tell,
+  });
+
 /**
  * Text that survives a reload: kept on this device with every key, cleared when it is entered. A draft of several fields is
  * changed by a function of what it was: it may be typed into before the store has answered.
  */
 export function useDraft(key: string): [text: string, setText: (by: DraftChange) => void] {
   const [state, setState] = useState<{ key: string; text: string }>({ key, text: '' });
-  const keeper = useRef<DraftKeeper>(undefined);
+  const open = useRef<{ readonly key: string; readonly keeper: DraftKeeper }>(undefined);
   useEffect(() => {
-    const own = keepDraft({
-      // A store that refuses keeps no draft; the page that has it open still does.
-      read: () => inTime(readDraft(key)).catch(() => ''),
-      write: (text) => void writeDraft(key, text).catch(() => undefined),
-      tell: (text) => setState({ key, text }),
-    });
-    keeper.current = own;
-    return () => own.leave();
+    const keeper = kept(key, (text) => setState({ key, text }));
+    open.current = { key, keeper };
+    return () => keeper.leave();
   }, [key]);
-  const setText = useCallback((by: DraftChange) => keeper.current?.change(by), []);
+  const setText = useCallback(
+    (by: DraftChange) => {
+      // What was entered under one key is often cleared once the next is already shown.
+      const keeper = open.current?.key === key ? open.current.keeper : kept(key, () => undefined);
+      keeper.change(by);
+    },
+    [key],
+  );
   return [state.key === key ? state.text : '', setText];
 }
