@@ -21,8 +21,8 @@ export default defineConfig({
   workers: 3,
   fullyParallel: true,
   forbidOnly: true,
-  // A test that fails on a busy machine is tried once more, and named at the end of the run where it then passed.
-  retries: 1,
+  // A test that fails on a busy machine is tried again, twice at most, and named at the end of the run where it then passed.
+  retries: 2,
   globalSetup: './tests/e2e/global-setup.ts',
   use: {
     launchOptions,

@@ -11,7 +11,7 @@ interface Count {
   passed: number;
   failed: number;
   skipped: number;
-  /** Of those passed, how many only on the second try. */
+  /** Of those passed, how many only when tried again. */
   triedAgain?: number;
 }
 
@@ -139,7 +139,7 @@ async function take(step: Step, output: 'inherit' | 'pipe'): Promise<void> {
   total.skipped += count.skipped;
   const lines = said === '' ? [] : [`\n${said.trimEnd()}`];
   if (count.triedAgain) {
-    lines.push(`== ${step.name}: ${count.triedAgain} passed only on a second try`);
+    lines.push(`== ${step.name}: ${count.triedAgain} passed only when tried again`);
   }
   const seconds = Math.round((Date.now() - started) / 1000);
   lines.push(`== ${step.name}: ${exitCode === 0 ? 'ok' : 'FAILED'} in ${seconds} s`);
