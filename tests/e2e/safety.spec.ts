@@ -90,6 +90,32 @@ test('a phone whose clock is an hour ahead shows what was switched on after it',
   await context.close();
 });
 
+test('what is switched on after a proof counts after it, though the clock was set back and nothing was sent', async ({
+  page,
+}) => {
+  await page.clock.install();
+  const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Clock set back' });
+  const unsent = '**/api/jobs/*/entries';
+  await page.route(unsent, (route) =>
+    route.request().method() === 'POST' ? route.abort() : route.continue(),
+  );
+  await currentCheck(page);
+  await makeSafe(page);
+  await expect(page.getByText(/^proved dead/)).toBeVisible();
+  await page.clock.setSystemTime(Date.now() - 3_600_000);
+  await page.goto(`${baseUrl()}/jobs/${jobId}?check=supply-volts`);
+  await currentCheck(page);
+  await doSteps(page);
+  await expect(page.getByText('Power ON', { exact: true })).toBeVisible();
+  await page.unroute(unsent);
+  const { entries } = await sentJob(page, jobId);
+  const order = entries.flatMap((each) => (each.kind === 'action' ? [each.action] : []));
+  expect(order.indexOf('proved-dead')).toBeGreaterThanOrEqual(0);
+  expect(order.indexOf('power-on')).toBeGreaterThan(order.indexOf('proved-dead'));
+  await expect(page.getByText('Power ON', { exact: true })).toBeVisible();
+  await expect(page.getByText(/^proved dead/)).toHaveCount(0);
+});
+
 test('a proof that the device cannot keep goes straight to the server, and is said', async ({
   page,
 }) => {

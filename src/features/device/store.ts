@@ -70,6 +70,7 @@ export function deviceStore(): Store {
     opened = new Dexie('ohmmeter') as Store;
     opened.version(1).stores({ entries: 'id, jobId, [jobId+state], state', drafts: 'key' });
     opened.version(2).stores({ calls: 'id, state', jobs: 'id, keptAt', pages: 'name' });
+    opened.version(3).stores({ entries: 'id, jobId, [jobId+state], [jobId+order], state' });
   }
   return opened;
 }
@@ -94,17 +95,25 @@ export async function inTime<T>(kept: PromiseLike<T>): Promise<T> {
  * @throws where the store is full, closed, or does not answer.
  */
 export async function keepEntries(jobId: string, added: readonly Entry[]): Promise<void> {
-  const now = Date.now();
+  const store = deviceStore();
   await inTime(
-    deviceStore().entries.bulkAdd(
-      added.map((entry, index) => ({
-        id: entry.id,
-        jobId,
-        entry,
-        order: now * 1000 + index,
-        state: 'waiting' as const,
-      })),
-    ),
+    store.transaction('rw', store.entries, async () => {
+      const last = await store.entries
+        .where('[jobId+order]')
+        .between([jobId, Dexie.minKey], [jobId, Dexie.maxKey])
+        .last();
+      // What is written later stays later, though the clock was set back meanwhile: the order is the order of the work.
+      const first = Math.max(Date.now() * 1000, (last?.order ?? 0) + 1);
+      await store.entries.bulkAdd(
+        added.map((entry, index) => ({
+          id: entry.id,
+          jobId,
+          entry,
+          order: first + index,
+          state: 'waiting' as const,
+        })),
+      );
+    }),
   );
 }
 

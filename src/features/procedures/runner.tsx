@@ -48,14 +48,18 @@ export function Runner({ position, ...props }: RunnerProps & { readonly position
   // Nobody was there when it ran over: it does not tick itself, and asks what is to be seen.
   const [wasOverAtFirst] = useState(phase === 'overdue');
   const isTooEarly = phase === 'waits' || phase === 'running';
-  const needsWords = isTooEarly || (wasOverAtFirst && timer?.endsBy === 'time');
+  const isLate = wasOverAtFirst && timer?.endsBy === 'time';
+  const needsWords = isTooEarly || isLate;
 
   const finish = async (outcome: StepOutcome, ...results: UnstampedEntry[]) => {
     if (busy.current) return;
     if (missing.length > 0) return setProblem('First what stands above: it does not hold now.');
-    if (needsWords && early.trim() === '') {
+    const now = clock.read();
+    const isEarly = timer !== undefined && ['waits', 'running'].includes(timerPhase(timer, now));
+    const needsReason = isEarly || isLate;
+    if (needsReason && early.trim() === '') {
       return setProblem(
-        isTooEarly
+        isEarly
           ? 'Its least time has not passed. Say why it is enough, or wait.'
           : 'It ran over while nobody looked. Say what is to be seen.',
       );
@@ -65,8 +69,8 @@ export function Runner({ position, ...props }: RunnerProps & { readonly position
     const way = await actions.finish(
       {
         ...outcome,
-        ...(needsWords ? { reason: early.trim() } : {}),
-        ...(timer ? { seconds: elapsedSeconds(timer, clock.now) } : {}),
+        ...(needsReason ? { reason: early.trim() } : {}),
+        ...(timer ? { seconds: elapsedSeconds(timer, now) } : {}),
       },
       ...results,
     );

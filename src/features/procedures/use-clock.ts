@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 
 /** The clock moved, or nobody looked: the device slept, was locked, or was set anew; or it is behind what is written. */
 export interface ClockJump {
@@ -14,6 +14,12 @@ export interface Clock {
   readonly jump?: ClockJump;
 }
 
+/** The clock as it was last shown, and as it stands. */
+export interface ReadableClock extends Clock {
+  /** What `now` is at this moment: what is done counts from then, not from when the clock was last drawn. */
+  read(): number;
+}
+
 /** What the clock may differ by from what has passed, in milliseconds: pages in the background are woken once a second. */
 const leastJump = 4000;
 
@@ -21,12 +27,18 @@ const leastJump = 4000;
  * The time, often enough for a clock that is watched; says where the device's clock has jumped.
  * @param written The last thing that was written, perhaps by another device: a clock that is behind it counts from there.
  */
-export function useClock(isRunning: boolean, written?: string, everyMilliseconds = 250): Clock {
+export function useClock(
+  isRunning: boolean,
+  written?: string,
+  everyMilliseconds = 250,
+): ReadableClock {
   const [clock, setClock] = useState<Clock>(() => ({ now: timeAfter(written, Date.now()) }));
+  const behindBy = useRef(0);
   useEffect(() => {
     let wall = Date.now();
     let passed = performance.now();
     const behind = timeAfter(written, wall) - wall;
+    behindBy.current = behind;
     const look = () => {
       const [nowWall, nowPassed] = [Date.now(), performance.now()];
       const moved = nowWall - wall - (nowPassed - passed);
@@ -48,7 +60,7 @@ export function useClock(isRunning: boolean, written?: string, everyMilliseconds
       document.removeEventListener('visibilitychange', look);
     };
   }, [isRunning, written, everyMilliseconds]);
-  return clock;
+  return { ...clock, read: () => Date.now() + behindBy.current };
 }
 
 const timeAfter = (written: string | undefined, now: number): number =>

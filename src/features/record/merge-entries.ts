@@ -11,6 +11,24 @@ export function mergeEntries(
   );
 }
 
+/**
+ * What this device wrote, after its store was read again. An entry that the store does not have was either written after the
+ * store was read, and stays last, or is with the server already, and stays first.
+ */
+export function ownEntries(
+  before: readonly Entry[],
+  kept: readonly { readonly id: string; readonly entry: Entry; readonly counts: boolean }[],
+): readonly Entry[] {
+  const present = new Set(kept.map((each) => each.id));
+  const lastKept = before.findLastIndex(({ id }) => present.has(id));
+  const isGone = ({ id }: Entry) => !present.has(id);
+  return [
+    ...before.slice(0, lastKept + 1).filter(isGone),
+    ...kept.filter((each) => each.counts).map((each) => each.entry),
+    ...before.slice(lastKept + 1),
+  ];
+}
+
 /** A wrong clock is followed no further ahead than this: what is stamped later still is told by the order of receipt. */
 const mostAheadMilliseconds = 24 * 3_600_000;
 

@@ -3,7 +3,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { v7 as newId } from 'uuid';
 import type { Constraints, Entry, JobFile } from '@/core/job-file';
-import { mergeEntries, stampAfter } from './merge-entries';
+import { mergeEntries, ownEntries, stampAfter } from './merge-entries';
 import { keepJob } from '@/features/device/kept-jobs';
 import { sendWhatWaits } from '@/features/device/outbox';
 import { sendStraight } from '@/features/device/send';
@@ -63,13 +63,12 @@ export function useJobRecord(initial: JobFile): JobRecord {
     return watchStore(
       () => keptEntries(jobId),
       (kept) => {
-        const entries = kept.filter(counts).map((each) => each.entry);
-        const present = new Set(kept.map((each) => each.id));
+        const read = kept.map((each) => ({ ...each, counts: counts(each) }));
         // What has left the store the server has; until this page hears so from the server it still counts here.
-        setOwn((before) => [...before.filter(({ id }) => !present.has(id)), ...entries]);
+        setOwn((before) => ownEntries(before, read));
         if (!isFirst) return;
         isFirst = false;
-        setCame(entries);
+        setCame(read.filter((each) => each.counts).map((each) => each.entry));
         setReady(true);
       },
       // Without a store of its own the device works on what the server has.
