@@ -10,9 +10,9 @@ echo "ohmmeter: building (about a minute)" >&2
 mkdir -p .ohmmeter
 rm -f "$stamp"
 # First: the build of the pages takes them in.
-{ node scripts/build-workers.mjs && node scripts/build-fonts.mjs; } >.ohmmeter/build.log 2>&1 || {
+{ OHMMETER_BUILD="$hash" node scripts/build-server.mjs && node scripts/build-fonts.mjs; } >.ohmmeter/build.log 2>&1 || {
   tail -n 30 .ohmmeter/build.log >&2
-  echo "ohmmeter: the build of workers and fonts failed; the whole log is $root/.ohmmeter/build.log" >&2
+  echo "ohmmeter: the build of the server and of fonts failed; the whole log is $root/.ohmmeter/build.log" >&2
   exit 1
 }
 NEXT_TELEMETRY_DISABLED=1 OHMMETER_BUILD="$hash" node_modules/.bin/next build >.ohmmeter/build.log 2>&1 || {

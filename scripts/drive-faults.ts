@@ -66,22 +66,18 @@ const port = await freePort();
 const url = `http://127.0.0.1:${port}`;
 let app: ChildProcess | undefined;
 async function startApp(): Promise<void> {
-  app = spawn(
-    'node',
-    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
-    {
-      cwd: repository,
-      stdio: 'ignore',
-      env: {
-        ...process.env,
-        NODE_ENV: 'production',
-        OHMMETER_HOME: repository,
-        OHMMETER_LOGS: path.join(folder, 'logs'),
-        OHMMETER_APPLICATION_DATABASE_URL: applicationUrl(ownerUrl, password),
-        OHMMETER_OWNER_DATABASE_URL: '',
-      },
+  app = spawn('node', ['dist/server.mjs', String(port)], {
+    cwd: repository,
+    stdio: 'ignore',
+    env: {
+      ...process.env,
+      NODE_ENV: 'production',
+      OHMMETER_HOME: repository,
+      OHMMETER_LOGS: path.join(folder, 'logs'),
+      OHMMETER_APPLICATION_DATABASE_URL: applicationUrl(ownerUrl, password),
+      OHMMETER_OWNER_DATABASE_URL: '',
     },
-  );
+  });
   for (let tries = 0; tries < 150; tries++) {
     if (
       await fetch(`${url}/api/health`).then(

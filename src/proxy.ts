@@ -1,12 +1,12 @@
 import { NextResponse, type NextRequest } from 'next/server';
-import { everywhere, refusedAtTheDoor } from './door';
+import { everywhere, knockOf, refusedAtTheDoor } from './door';
 
 /**
  * Before every request: only this machine's own names are answered, only its own pages may change anything, and each
  * page gets a content-security policy with a nonce of its own.
  */
 export function proxy(request: NextRequest): NextResponse {
-  const refused = refusedAtTheDoor(request.method, request.headers);
+  const refused = refusedAtTheDoor(knockOf(request));
   if (refused) {
     return new NextResponse(refused.message, { status: refused.status, headers: everywhere });
   }
@@ -54,6 +54,6 @@ function contentSecurityPolicy(nonce: string): string {
 
 /**
  * Everything, files of the build too, but the one route that is written to with every reading: passing a body through here
- * costs as much as all else about it. That route asks at the door itself.
+ * costs as much as all else about it. That route asks at the door itself, as does the short way to it (server/short-way.ts).
  */
 export const config = { matcher: ['/((?!api/jobs/[^/]+/entries).*)'] };

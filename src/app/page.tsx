@@ -5,7 +5,8 @@ import { countJobs, listJobs } from '@/database/jobs';
 import { jobsOnPage } from '@/features/today/job-pages';
 import { Today } from '@/features/today/today';
 import { dueUnits } from '@/server/service-due';
-import { inFirm, readSession } from '@/server/session';
+import { inFirm } from '@/server/in-firm';
+import { readSession } from '@/server/session';
 
 export default async function Page({ searchParams }: PageProps<'/'>) {
   const asked = await searchParams;

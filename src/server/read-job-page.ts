@@ -5,7 +5,8 @@ import type { Organisation, Technician } from '../database/technicians';
 import { NotFound } from './errors';
 import { rememberOpened } from './open-jobs';
 import { readKnownJob } from './read-job';
-import { inFirm, readSession } from './session';
+import { inFirm } from './in-firm';
+import { readSession } from './session';
 
 export interface JobPage {
   /** Of a long one without its entries: the device fetches them part by part. */

@@ -1,6 +1,6 @@
 import 'server-only';
 import { DatabaseUnavailable } from '../database/client';
-import { everywhere, refusedAtTheDoor } from '../door';
+import { everywhere, knockOf, refusedAtTheDoor } from '../door';
 import { logFault } from './log';
 import { Conflict, NotFound, Refused, TooLarge } from './errors';
 
@@ -13,7 +13,7 @@ export interface ProblemAnswer {
 }
 
 /** What is answered is somebody's data, as it is now. */
-const fresh = { 'cache-control': 'no-store' };
+export const fresh = { 'cache-control': 'no-store' };
 
 /** Runs a handler and turns its typed errors into answers; anything else is logged and told as unexpected. */
 export const respond = (work: () => Promise<unknown>): Promise<Response> =>
@@ -34,7 +34,7 @@ export async function behindTheDoor(
   request: Request,
   work: () => Promise<unknown>,
 ): Promise<Response> {
-  const refused = refusedAtTheDoor(request.method, request.headers);
+  const refused = refusedAtTheDoor(knockOf(request));
   const response = refused
     ? new Response(refused.message, { status: refused.status })
     : await respond(work);
@@ -42,7 +42,8 @@ export async function behindTheDoor(
   return response;
 }
 
-function problemOf(error: unknown): [number, ProblemAnswer] {
+/** What is answered to an error, with its status. One that nobody foresaw is logged, and told as unexpected. */
+export function problemOf(error: unknown): [number, ProblemAnswer] {
   if (error instanceof Refused) {
     return [422, { problem: 'refused', message: error.message, problems: error.problems }];
   }

@@ -1,15 +1,14 @@
 import 'server-only';
-import '../core/appliances/all';
 import { cookies } from 'next/headers';
-import { applicationDatabase, asInstallation, type FirmTransaction } from '../database/client';
+import type { FirmTransaction } from '../database/client';
 import {
   listTechnicians,
   readOrganisation,
   type Organisation,
   type Technician,
 } from '../database/technicians';
-
-import { settleStanding } from './settle-standing';
+import { changingInFirmBy, inFirm, inFirmBy, presentOf, type Author } from './in-firm';
+import { technicianCookie } from './technician-cookie';
 
 export interface Session {
   readonly organisation: Organisation;
@@ -18,55 +17,20 @@ export interface Session {
   readonly technician: Technician;
 }
 
-export const technicianCookie = 'ohmmeter-technician';
-
-/** Runs work as the firm of this installation. Undefined before a firm is set up. */
-export async function inFirm<T>(
-  work: (transaction: FirmTransaction, organisationId: string) => Promise<T>,
-): Promise<T | undefined> {
-  return asInstallation(applicationDatabase(), work);
-}
-
-/** Who does it, for work that changes a job. */
-export interface Author {
-  readonly organisationId: string;
-  readonly technician: Technician;
-}
-
-/** The same, by whoever is here. */
-export async function inFirmAs<T>(
+/** Runs work as the firm, by whoever is here. */
+export const inFirmAs = async <T>(
   work: (transaction: FirmTransaction, author: Author) => Promise<T>,
-): Promise<T | undefined> {
-  const chosen = await chosenTechnician();
-  return inFirm(async (transaction, organisationId) => {
-    const technician = presentOf(await listTechnicians(transaction), chosen);
-    return work(transaction, { organisationId, technician });
-  });
-}
+): Promise<T | undefined> => inFirmBy(await chosenTechnician(), work);
 
 /** The same for work that changes a job. What the job stands at is worked out once the transaction is done. */
-export async function inFirmChanging<T>(
+export const inFirmChanging = async <T>(
   work: (transaction: FirmTransaction, author: Author) => Promise<T>,
   jobOf: (done: T) => string,
-): Promise<T | undefined> {
-  const done = await inFirmAs(async (transaction, author) => ({
-    organisationId: author.organisationId,
-    answer: await work(transaction, author),
-  }));
-  if (!done) return undefined;
-  settleStanding(applicationDatabase(), done.organisationId, jobOf(done.answer));
-  return done.answer;
-}
+): Promise<T | undefined> => changingInFirmBy(await chosenTechnician(), work, jobOf);
 
 /** Who was chosen on this device, if anybody was. */
 export const chosenTechnician = async (): Promise<string | undefined> =>
   (await cookies()).get(technicianCookie)?.value;
-
-function presentOf(technicians: readonly Technician[], chosen: string | undefined): Technician {
-  const technician = technicians.find((each) => each.id === chosen) ?? technicians[0];
-  if (!technician) throw new Error('The firm has no technician.');
-  return technician;
-}
 
 /** Who is here, or undefined before a firm is set up. */
 export async function readSession(): Promise<Session | undefined> {

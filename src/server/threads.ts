@@ -15,7 +15,7 @@ export interface ThreadData {
   readonly buildId: string;
 }
 
-/** Bundled by scripts/build-workers.mjs beside the production build. */
+/** Bundled by scripts/build-server.mjs beside the production build. */
 const workerFile = () => path.join(process.cwd(), 'dist', 'heavy-worker.mjs');
 
 interface Thread {

@@ -1,7 +1,7 @@
 import { afterEach, expect, it, vi } from 'vitest';
 import * as jobs from '../database/jobs';
 import * as log from './log';
-import * as session from './session';
+import * as firm from './in-firm';
 import { warmUp } from './warm-up';
 
 afterEach(() => {
@@ -19,7 +19,7 @@ it('the server starts all the same where there is no database to warm from, and 
 it('a mistake of the program itself stops no server, and is not swallowed', async () => {
   const said = vi.spyOn(log, 'logFault').mockImplementation(() => undefined);
   vi.spyOn(jobs, 'listJobs').mockRejectedValue(new TypeError('no such column'));
-  vi.spyOn(session, 'inFirm').mockImplementation((work) => work(undefined as never, 'firm'));
+  vi.spyOn(firm, 'inFirm').mockImplementation((work) => work(undefined as never, 'firm'));
   await expect(warmUp()).resolves.toBeUndefined();
   expect(said.mock.calls[0]?.[1]).toBeInstanceOf(TypeError);
 });

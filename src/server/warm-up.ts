@@ -4,7 +4,7 @@ import { applicationDatabase, DatabaseUnavailable } from '../database/client';
 import { listJobs, listUnsettled } from '../database/jobs';
 import { jobFileOf } from './job-file-of';
 import { logFault } from './log';
-import { inFirm } from './session';
+import { inFirm } from './in-firm';
 import { settleStanding } from './settle-standing';
 import { inThread } from './threads';
 

@@ -37,27 +37,23 @@ export async function startServer({
   const root = path.resolve(import.meta.dirname, '../..');
   const logs = mkdtempSync(path.join(tmpdir(), 'ohmmeter-logs-'));
   const simulated = bench ? await simulatedBench() : undefined;
-  const child = spawn(
-    'node',
-    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
-    {
-      cwd: root,
-      stdio: ['ignore', 'ignore', 'inherit'],
-      env: {
-        ...process.env,
-        ...simulated?.environment,
-        NODE_ENV: 'production',
-        // Each test opens jobs of its own, on plates of its own.
-        OHMMETER_WARM_JOBS: '0',
-        OHMMETER_HOME: root,
-        OHMMETER_LOGS: logs,
-        OHMMETER_APPLICATION_DATABASE_URL: applicationUrl(
-          test.ownerUrl,
-          process.env.OHMMETER_APPLICATION_PASSWORD ?? 'test',
-        ),
-      },
+  const child = spawn('node', ['dist/server.mjs', String(port)], {
+    cwd: root,
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: {
+      ...process.env,
+      ...simulated?.environment,
+      NODE_ENV: 'production',
+      // Each test opens jobs of its own, on plates of its own.
+      OHMMETER_WARM_JOBS: '0',
+      OHMMETER_HOME: root,
+      OHMMETER_LOGS: logs,
+      OHMMETER_APPLICATION_DATABASE_URL: applicationUrl(
+        test.ownerUrl,
+        process.env.OHMMETER_APPLICATION_PASSWORD ?? 'test',
+      ),
     },
-  );
+  });
   const url = `http://127.0.0.1:${port}`;
   await answers(`${url}/api/health`);
   return {

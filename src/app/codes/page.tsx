@@ -2,7 +2,7 @@ import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
 import { CodeLists } from '@/features/codes/code-lists';
 import { listedPacks } from '@/server/code-packs';
-import { inFirm } from '@/server/session';
+import { inFirm } from '@/server/in-firm';
 
 export const metadata: Metadata = { title: 'Lists of codes' };
 

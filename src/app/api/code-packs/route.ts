@@ -3,7 +3,7 @@ import { bringInCodePack } from '@/server/code-packs';
 import { NotFound } from '@/server/errors';
 import { readBody } from '@/server/read-body';
 import { respond } from '@/server/respond';
-import { inFirm } from '@/server/session';
+import { inFirm } from '@/server/in-firm';
 
 /** Packs of codes of the firm, with the count of their changes. */
 export async function GET(): Promise<Response> {

@@ -1,7 +1,7 @@
 import { NotFound } from '@/server/errors';
 import { knownUnitChoices } from '@/server/known-units';
 import { respond } from '@/server/respond';
-import { inFirm } from '@/server/session';
+import { inFirm } from '@/server/in-firm';
 
 const most = 20;
 

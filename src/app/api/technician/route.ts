@@ -2,7 +2,8 @@ import { cookies } from 'next/headers';
 import { NotFound } from '@/server/errors';
 import { readJson } from '@/server/read-body';
 import { respond } from '@/server/respond';
-import { readSession, technicianCookie } from '@/server/session';
+import { readSession } from '@/server/session';
+import { technicianCookie } from '@/server/technician-cookie';
 
 /** Chooses who works on this device. No sign-in yet: the firm's own machine decides who sits at it. */
 export async function POST(request: Request): Promise<Response> {

@@ -2,7 +2,7 @@ import type { Metadata } from 'next';
 import { notFound, redirect } from 'next/navigation';
 import { PackEditor } from '@/features/codes/pack-editor';
 import { packToChange } from '@/server/code-packs';
-import { inFirm } from '@/server/session';
+import { inFirm } from '@/server/in-firm';
 
 export const metadata: Metadata = { title: 'List of codes' };
 

@@ -2,7 +2,7 @@ import { changeCodePack, findCodePack, removeCodePack } from '@/server/code-pack
 import { NotFound } from '@/server/errors';
 import { readJson } from '@/server/read-body';
 import { respond } from '@/server/respond';
-import { inFirm } from '@/server/session';
+import { inFirm } from '@/server/in-firm';
 
 type Context = RouteContext<'/api/code-packs/[id]'>;
 

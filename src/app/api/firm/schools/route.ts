@@ -1,7 +1,7 @@
 import { NotFound } from '@/server/errors';
 import { readJson } from '@/server/read-body';
 import { respond } from '@/server/respond';
-import { inFirm } from '@/server/session';
+import { inFirm } from '@/server/in-firm';
 import { setSchools } from '@/server/set-schools';
 
 /** Which way the firm goes where good practitioners disagree. */

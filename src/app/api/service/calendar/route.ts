@@ -1,7 +1,8 @@
 import { NotFound } from '@/server/errors';
 import { serviceCalendar } from '@/server/service-calendar';
 import { dueUnits } from '@/server/service-due';
-import { inFirm, readSession } from '@/server/session';
+import { inFirm } from '@/server/in-firm';
+import { readSession } from '@/server/session';
 import { respond } from '@/server/respond';
 
 const mostInCalendar = 1000;

@@ -3,7 +3,8 @@ import { entriesAfter } from '@/server/entries-after';
 import { plainJobId } from '@/server/plain-ids';
 import { readJson } from '@/server/read-body';
 import { behindTheDoor } from '@/server/respond';
-import { inFirm } from '@/server/session';
+import { inFirm } from '@/server/in-firm';
+import { chosenTechnician } from '@/server/session';
 import { takeEntries } from '@/server/take-entries';
 
 /** What has come to a job since the given number of entries. */
@@ -20,13 +21,13 @@ export async function GET(
   });
 }
 
+/** Takes entries; in the production build most come by the short way (server/short-way.ts), which does the same. */
 export async function POST(
   request: Request,
   { params }: RouteContext<'/api/jobs/[id]/entries'>,
 ): Promise<Response> {
   return behindTheDoor(request, async () => {
     const id = plainJobId((await params).id);
-    const body = (await readJson(request)) as { entries?: unknown } | null;
-    return takeEntries(id, body?.entries);
+    return takeEntries(id, await readJson(request), await chosenTechnician());
   });
 }

@@ -2,7 +2,7 @@ import { NotFound } from '@/server/errors';
 import { readJobFile } from '@/server/read-job';
 import { plainJobId } from '@/server/plain-ids';
 import { respond } from '@/server/respond';
-import { inFirm } from '@/server/session';
+import { inFirm } from '@/server/in-firm';
 
 export async function GET(
   _request: Request,

@@ -2,7 +2,7 @@ import { NotFound } from '@/server/errors';
 import { plainJobId } from '@/server/plain-ids';
 import { readJobHead } from '@/server/read-job';
 import { respondWith } from '@/server/respond';
-import { inFirm } from '@/server/session';
+import { inFirm } from '@/server/in-firm';
 import { tablePackFor } from '@/server/table-pack';
 
 export async function GET(

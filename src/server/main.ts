@@ -1,0 +1,37 @@
+import { createServer } from 'node:http';
+import next from 'next';
+import { jobOfEntries, takeByTheShortWay } from './short-way';
+
+/**
+ * The server of the production build: everything goes to the framework, but what is written with every reading. Usage, by
+ * ./ohmmeter and the tests: node dist/server.mjs PORT
+ */
+
+const hostname = '127.0.0.1';
+const port = Number(process.argv[2]);
+/** Whoever is being answered when the server is told to stop has so long for it, in milliseconds. */
+const longestFarewell = 1000;
+
+const application = next({ dev: false, hostname, port });
+const answer = application.getRequestHandler();
+await application.prepare();
+
+const server = createServer((request, response) => {
+  const jobId = jobOfEntries(request);
+  void (jobId === undefined
+    ? answer(request, response)
+    : takeByTheShortWay(jobId, request, response));
+});
+server.on('error', (error) => {
+  // Not by the console: that is the log's, which writes no words.
+  process.stderr.write(`ohmmeter: the server cannot listen: ${error.message}\n`);
+  process.exit(1);
+});
+for (const signal of ['SIGTERM', 'SIGINT'] as const) {
+  process.once(signal, () => {
+    server.close(() => process.exit(0));
+    server.closeIdleConnections();
+    setTimeout(() => process.exit(0), longestFarewell);
+  });
+}
+server.listen(port, hostname);
