@@ -1,5 +1,7 @@
 import { createServer } from 'node:http';
 import next from 'next';
+import { everywhere } from '../door';
+import { logFault } from './log';
 import { jobOfEntries, takeByTheShortWay } from './short-way';
 
 /**
@@ -16,7 +18,16 @@ const application = next({ dev: false, hostname, port });
 const answer = application.getRequestHandler();
 await application.prepare();
 
+// A request that ends badly ends alone: the others are gone on with.
+process.on('unhandledRejection', (reason) => logFault('a promise was broken', reason));
+process.on('uncaughtException', (error) => logFault('an error was caught by nobody', error));
+
 const server = createServer((request, response) => {
+  if (request.method === 'TRACE') {
+    // It would show a page what only the browser may know; the framework stumbles over it.
+    response.writeHead(405, { ...everywhere, allow: 'GET, HEAD, POST, PUT, DELETE' }).end();
+    return;
+  }
   const jobId = jobOfEntries(request);
   void (jobId === undefined
     ? answer(request, response)
@@ -24,8 +35,9 @@ const server = createServer((request, response) => {
 });
 server.on('error', (error) => {
   // Not by the console: that is the log's, which writes no words.
-  process.stderr.write(`ohmmeter: the server cannot listen: ${error.message}\n`);
-  process.exit(1);
+  process.stderr.write(`ohmmeter: the server cannot listen: ${error.message}\n`, () =>
+    process.exit(1),
+  );
 });
 for (const signal of ['SIGTERM', 'SIGINT'] as const) {
   process.once(signal, () => {

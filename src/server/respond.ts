@@ -36,7 +36,7 @@ export async function behindTheDoor(
 ): Promise<Response> {
   const refused = refusedAtTheDoor(knockOf(request));
   const response = refused
-    ? new Response(refused.message, { status: refused.status })
+    ? new Response(refused.message, { status: refused.status, headers: fresh })
     : await respond(work);
   for (const [name, value] of Object.entries(everywhere)) response.headers.set(name, value);
   return response;

@@ -3,6 +3,7 @@ import { request as httpRequest } from 'node:http';
 import path from 'node:path';
 import { expect, test } from '@playwright/test';
 import { v7 as newId } from 'uuid';
+import { everywhere } from '../../src/door';
 import { emptyJob } from '../plates';
 import { startServer, type TestServer } from './server';
 
@@ -120,6 +121,44 @@ test('an id in other letters is the same id', async () => {
   expect(file.entries.filter((each) => each.id.toLowerCase() === id)).toHaveLength(1);
 });
 
+test('entries are answered alike by the short way and by the route of the framework', async () => {
+  const short = `/api/jobs/${jobId}/entries`;
+  const told = async (address: string, body: string, origin = server.url) => {
+    const headers = { 'content-type': 'application/json', origin };
+    const response = await fetch(`${server.url}${address}`, { method: 'POST', headers, body });
+    const heard = ['content-type', 'cache-control', ...Object.keys(everywhere)];
+    return {
+      status: response.status,
+      headers: heard.map((name) => `${name}: ${response.headers.get(name)}`),
+      text: await response.text(),
+    };
+  };
+  const known = JSON.stringify(entries(entry()));
+  const changed = known.replace('12.8', '13.8');
+  const broken = [`{"entries": [`, 'null', nested(5000), JSON.stringify(entries(entry({ id: 7 })))];
+  for (const body of [known, changed, ...broken, `"${'x'.repeat(6 * 1024 * 1024)}"`]) {
+    const [one, other] = [await told(short, body), await told(`${short}?long`, body)];
+    expect(one, body.slice(0, 60)).toEqual(other);
+  }
+  const foreign = 'http://example.test';
+  expect(await told(short, known, foreign)).toEqual(await told(`${short}?long`, known, foreign));
+  // One that is cut in its middle: whoever comes next is answered.
+  await new Promise<void>((resolve) => {
+    const cut = httpRequest(`${server.url}${short}`, {
+      method: 'POST',
+      headers: { origin: server.url, 'content-length': 500 },
+    });
+    cut.on('error', () => resolve());
+    cut.write('{"entries":');
+    setTimeout(() => cut.destroy(new Error('cut')), 200);
+  });
+  expect((await told(short, known)).status).toBe(200);
+});
+
+test('a method that nobody needs is refused', async () => {
+  expect(await statusFor('/', new URL(server.url).host, 'TRACE')).toBe(405);
+});
+
 test('a call that is sent again, its answer lost, opens one job', async () => {
   const id = newId();
   const sent = call({ id, openedAt: new Date().toISOString() });
@@ -169,9 +208,9 @@ test('files of the build are behind the same door, with the same headers, as pag
 });
 
 /** As a browser never would: under another name. */
-const statusFor = (address: string, host: string) =>
+const statusFor = (address: string, host: string, method = 'GET') =>
   new Promise<number>((resolve, reject) => {
-    httpRequest(`${server.url}${address}`, { headers: { host } }, (response) => {
+    httpRequest(`${server.url}${address}`, { method, headers: { host } }, (response) => {
       response.resume();
       resolve(response.statusCode ?? 0);
     })
