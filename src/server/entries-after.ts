@@ -25,4 +25,4 @@ export async function entriesAfter(
 }
 
 /** A long logbook comes part by part. */
-const mostAtOnce = 2000;
+export const mostAtOnce = 2000;

@@ -1,4 +1,4 @@
-import { benchAnswer, catalogueOf, type BenchAnswer } from '../core/job-diagnosis';
+import { benchAnswer, catalogueOf, judgedAtOnce, type BenchAnswer } from '../core/job-diagnosis';
 import { readJobFile, type JobFile, type ReadJobFile } from '../core/job-file';
 import { applicationDatabase } from '../database/client';
 import { checkLogbook, type CheckedLogbook } from './check-logbook';
@@ -20,7 +20,7 @@ export const heavy = {
   /** The bench's answer that comes with the page. */
   firstAnswer(job: JobFile, now: string): BenchAnswer {
     takeStoredTables(job);
-    return benchAnswer(job, undefined, { now });
+    return benchAnswer(job, undefined, { now, judgeMost: judgedAtOnce });
   },
 
   /** The tables of the job's plate, for the devices that work on it, as the text that is sent. */

@@ -13,6 +13,7 @@ import {
   benchAnswer,
   diagnoseJob,
   expectCheck,
+  judgedAtOnce,
   pictureOf,
   probePicture,
   type BenchAnswer,
@@ -57,9 +58,6 @@ function taken(sent: SentJob): Promise<JobFile> {
   return loadFamily(job.unit.family).then(() => job);
 }
 
-/** Of a long logbook the last results are judged: nobody sees more of it at once. */
-const judgeMost = 300;
-
 const shortWaitMilliseconds = 400;
 
 const service = {
@@ -91,13 +89,13 @@ const service = {
       downloadTables(job),
       new Promise((resolve) => setTimeout(resolve, shortWaitMilliseconds)),
     ]);
-    return benchAnswer(job, chosen, { depth: 'one-step', now, judgeMost });
+    return benchAnswer(job, chosen, { depth: 'one-step', now, judgeMost: judgedAtOnce });
   },
 
   async diagnose(sent: SentJob, chosen: string | undefined, now: string): Promise<BenchAnswer> {
     const job = await taken(sent);
     await downloadTables(job);
-    return benchAnswer(job, chosen, { now, judgeMost });
+    return benchAnswer(job, chosen, { now, judgeMost: judgedAtOnce });
   },
 
   async preview(sent: SentJob, entry: Entry): Promise<Preview> {

@@ -2,6 +2,7 @@ import { setProbabilities, type Belief } from './belief';
 import type { CompiledFamily } from './compile';
 import type { Course } from './courses';
 import { firstRepairs } from './first-repairs';
+import { reasonsOf, type Reason } from './reasons';
 import { weightsOfEvidence } from './weight-of-evidence';
 
 export interface Suspect {
@@ -14,7 +15,8 @@ export interface Suspect {
   /** Sets of repairs that begin with it, where more than the one; the likeliest first. */
   readonly sets: readonly { readonly repairs: readonly string[]; readonly probability: number }[];
   readonly faults: readonly { readonly id: string; readonly probability: number }[];
-  readonly why: readonly { readonly entry: string; readonly decibans: number }[];
+  /** What speaks for it and against it: of a very long logbook what speaks most. */
+  readonly why: readonly Reason[];
 }
 
 /** The probability of every repair to be the one to do first: those of `listSuspects`, without their faults and reasons. */
@@ -77,10 +79,7 @@ export function listSuspects(
         .map(([id, each]) => ({ id, probability: each }))
         .filter((each) => each.probability > 1e-4)
         .sort((one, other) => other.probability - one.probability),
-      why: belief.contributions.flatMap(({ entryIds }, c) => {
-        const decibans = weights[c]![index]!;
-        return entryIds.map((entry) => ({ entry, decibans: decibans / entryIds.length }));
-      }),
+      why: reasonsOf(belief.contributions, (c) => weights[c]![index]!),
     };
   });
   return withUnlisted(
@@ -116,9 +115,7 @@ function withUnlisted(
   const { repair } = model.unlisted;
   const found = suspects.find((each) => each.repair === repair);
   const probability = unlisted + (found?.probability ?? 0);
-  const why = contributions.flatMap(({ entryIds, unlistedDecibans }) =>
-    entryIds.map((entry) => ({ entry, decibans: unlistedDecibans / entryIds.length })),
-  );
+  const why = reasonsOf(contributions, (c) => contributions[c]!.unlistedDecibans);
   return [
     ...suspects.filter((each) => each !== found),
     {

@@ -29,6 +29,9 @@ export interface SelectedCheck {
   readonly dangers: readonly DangerChance[];
 }
 
+/** Of a long logbook so many of the last results are judged: nobody sees more of it at once. */
+export const judgedAtOnce = 300;
+
 /** The same in the browser's worker and on the server, which sends the first one with the page. */
 export function benchAnswer(
   job: JobFile,

@@ -123,6 +123,22 @@ function withoutLapsed(
   return { ...state, facts: held, lapsed: { ...state.lapsed, ...lapsed } };
 }
 
+/**
+ * Whether what a logbook said at one time it says at another, when nothing was written between: whether anything that lapses
+ * by itself, a proof of dead or what hands have left, has lapsed.
+ * @param state as it was read at `readAt`.
+ */
+export function stillHolds(
+  { provedDeadUntil: until, lastHandAt }: JobState,
+  readAt: string,
+  now: string,
+): boolean {
+  const isProofAsItWas = until === undefined || Date.parse(now) <= Date.parse(until);
+  const areHandsAsTheyWere =
+    lastHandAt === undefined || isStale(lastHandAt, readAt) === isStale(lastHandAt, now);
+  return isProofAsItWas && areHandsAsTheyWere;
+}
+
 /** What nobody has stayed with until now does not hold any more. */
 export const factsNow = (
   state: JobState,

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { provedDead, stamp } from '../../../tests/plates';
 import { electricFamilies as families } from '../../../tests/electric-families';
-import { foldEntries, type ActionEntry, type Entry } from '.';
+import { foldEntries, stillHolds, type ActionEntry, type Entry } from '.';
 
 const made = (rest: object): Entry => ({ ...stamp(), ...rest }) as Entry;
 const action = (name: string, rest: object = {}) => made({ kind: 'action', action: name, ...rest });
@@ -147,6 +147,32 @@ describe.each(families)('proved dead on $id', (family) => {
     // A clock that is behind ends nothing; that is what the entries of others are for.
     expect(at(-9 * 3_600_000).provedDeadAt).toBe(proof.at);
     expect(fold(action('power-off')).provedDeadUntil).toBeUndefined();
+  });
+
+  it('still says the same while nothing lapses, and no longer', () => {
+    const proof = dead();
+    const opened = action('open', { target: Object.keys(family.words.covers)[0] });
+    const after = (milliseconds: number) =>
+      new Date(Date.parse(opened.at) + milliseconds).toISOString();
+    const [readAt, hours] = [after(1000), 3_600_000];
+    for (const entries of [[proof, opened], [opened]]) {
+      const then = foldEntries(entries, catalogue, readAt);
+      for (const [now, holds] of [
+        [after(4 * hours), true],
+        [after(4 * hours + 1), false],
+        [after(50 * hours), false],
+      ] as const) {
+        // Without a proof, and where hands leave no facts behind, nothing lapses.
+        if (holds || entries.includes(proof))
+          expect(stillHolds(then, readAt, now), now).toBe(holds);
+        // As reading it again would say: facts and proof are what they were, or not.
+        const { facts, provedDeadAt } = foldEntries(entries, catalogue, now);
+        if (holds) expect([facts, provedDeadAt]).toEqual([then.facts, then.provedDeadAt]);
+      }
+      // Once all has lapsed nothing more does.
+      const late = foldEntries(entries, catalogue, after(5 * hours));
+      expect(stillHolds(late, after(5 * hours), after(90 * hours))).toBe(true);
+    }
   });
 
   it('ends with a power-on that came later, whatever its clock says', () => {

@@ -2,6 +2,7 @@
 
 import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
+import type { BenchAnswer } from '@/core/job-diagnosis';
 import { asSeenBy, type JobFile } from '@/core/job-file';
 import type { Organisation } from '@/database/technicians';
 import { JobFamily } from '@/features/record/family-context';
@@ -35,10 +36,13 @@ const KeptReport = dynamic(() => import('./kept-report').then((each) => each.Kep
 /** A page of a job from what this device keeps. */
 export function KeptJobPage({
   job,
+  first,
   page,
   organisation,
 }: {
   job: JobFile;
+  /** The bench's answer for it, where somebody has worked it out. */
+  first?: BenchAnswer;
   page: JobPage;
   organisation: Organisation;
 }) {
@@ -74,5 +78,5 @@ export function KeptJobPage({
       </JobFamily>
     );
   }
-  return <Bench initial={initial} system={system} />;
+  return <Bench initial={initial} first={first} system={system} />;
 }

@@ -1,6 +1,7 @@
 'use client';
 
 import { useEffect, useState } from 'react';
+import type { BenchAnswer } from '@/core/job-diagnosis';
 import type { Entry, JobFile } from '@/core/job-file';
 import type { Organisation } from '@/database/technicians';
 import { keptJob } from '@/features/device/kept-jobs';
@@ -14,13 +15,18 @@ export function LongJob({
   page,
   organisation,
   technician,
+  logbook,
+  first,
 }: {
   job: JobFile;
   page: JobPage;
+  logbook: LogbookSize;
+  /** The answer that the server works out meanwhile for the logbook of that size. */
+  first?: Promise<BenchAnswer | undefined>;
   organisation: Organisation;
   technician: PresentTechnician;
 }) {
-  const { entries, failure, again } = useEntries(job.job.id);
+  const { read, failure, again } = useLogbook(job.job.id, logbook, first);
   if (failure) {
     return (
       <main className="mx-auto max-w-xl p-6">
@@ -32,7 +38,7 @@ export function LongJob({
       </main>
     );
   }
-  if (!entries) {
+  if (!read) {
     return (
       <p className="p-6 text-lead" role="status">
         Reading a long logbook
@@ -41,20 +47,41 @@ export function LongJob({
   }
   return (
     <Present technician={technician}>
-      <KeptJobPage job={{ ...job, entries }} page={page} organisation={organisation} />
+      <KeptJobPage
+        job={{ ...job, entries: read.entries }}
+        first={read.first}
+        page={page}
+        organisation={organisation}
+      />
     </Present>
   );
 }
 
-function useEntries(jobId: string) {
-  const [entries, setEntries] = useState<Entry[]>();
+interface LogbookSize {
+  readonly count: number;
+  readonly atOnce: number;
+}
+
+interface ReadLogbook {
+  readonly entries: Entry[];
+  readonly first: BenchAnswer | undefined;
+}
+
+function useLogbook(
+  jobId: string,
+  { count, atOnce }: LogbookSize,
+  first: Promise<BenchAnswer | undefined> | undefined,
+) {
+  const [read, setRead] = useState<ReadLogbook>();
   const [failure, setFailure] = useState<string>();
   const [tries, setTries] = useState(0);
   useEffect(() => {
     let isGone = false;
-    readEntries(jobId)
-      .then((all) => {
-        if (!isGone) setEntries(all);
+    const answer = Promise.resolve(first).catch(() => undefined);
+    Promise.all([readEntries(jobId, { count, atOnce }), answer])
+      .then(([entries, known]) => {
+        // What came meanwhile the server's answer does not know.
+        if (!isGone) setRead({ entries, first: entries.length === count ? known : undefined });
       })
       .catch((error: unknown) => {
         if (!isGone) setFailure(error instanceof Error ? error.message : String(error));
@@ -62,25 +89,38 @@ function useEntries(jobId: string) {
     return () => {
       isGone = true;
     };
-  }, [jobId, tries]);
+  }, [jobId, count, atOnce, first, tries]);
   const again = () => {
     setFailure(undefined);
     setTries(tries + 1);
   };
-  return { entries, failure, again };
+  return { read, failure, again };
 }
 
 /** What the device kept of the logbook came in the server's order, so that only what came after it is asked for. */
-async function readEntries(jobId: string): Promise<Entry[]> {
+async function readEntries(jobId: string, { count, atOnce }: LogbookSize): Promise<Entry[]> {
   const kept = await keptJob(jobId).catch(() => undefined);
   const entries = [...(kept?.entries ?? [])];
+  const asked: Promise<Part>[] = [];
+  for (let after = entries.length; after < count; after += atOnce) {
+    asked.push(readPart(jobId, after));
+  }
+  for (const part of await Promise.all(asked)) entries.push(...part.entries);
+  // What has come since the page was made.
   for (;;) {
-    const response = await fetch(`/api/jobs/${jobId}/entries?after=${entries.length}`, {
-      cache: 'no-store',
-    });
-    if (!response.ok) throw new Error(`The server answered ${response.status}.`);
-    const part = (await response.json()) as { entries: Entry[]; more: boolean };
+    const part = await readPart(jobId, entries.length);
     entries.push(...part.entries);
     if (!part.more) return entries;
   }
+}
+
+interface Part {
+  readonly entries: readonly Entry[];
+  readonly more: boolean;
+}
+
+async function readPart(jobId: string, after: number): Promise<Part> {
+  const response = await fetch(`/api/jobs/${jobId}/entries?after=${after}`, { cache: 'no-store' });
+  if (!response.ok) throw new Error(`The server answered ${response.status}.`);
+  return (await response.json()) as Part;
 }
