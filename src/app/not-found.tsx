@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { FromDevice } from '@/features/without-server/from-device';
 
 /** No such address at the server; a job that was opened without signal is still on its way there. */

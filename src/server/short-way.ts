@@ -13,7 +13,7 @@ import { technicianCookie } from './technician-cookie';
  * `api/jobs/[id]/entries` does, without the framework around it, which takes three times as long as the work itself.
  */
 
-const address = /^\/api\/jobs\/([0-9a-f-]{36})\/entries$/i;
+const address = /^\/api\/jobs\/([0-9a-fA-F-]{36})\/entries$/;
 
 /** The job that a request brings entries for; undefined for every other request. */
 export const jobOfEntries = ({ method, url = '' }: IncomingMessage): string | undefined =>

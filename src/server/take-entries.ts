@@ -7,8 +7,8 @@ import { recordQuickly } from './record-quickly';
 import { settleStanding } from './settle-standing';
 
 /**
- * Takes entries for a job from the technician who was chosen on the device, all or none: by the short way where the job is known to this process, else
- * by reading the whole of it once.
+ * Takes entries for a job from the technician who was chosen on the device, all or none: in one statement where the job is
+ * known to this process, else by reading the whole of it once.
  * @param body as it was sent: an object with the list `entries`.
  * @throws NotFound, Refused or Conflict as `recordEntries` does.
  */

@@ -19,8 +19,37 @@ const awayMilliseconds = 30_000;
 let awayUntil = 0;
 
 self.addEventListener('install', (event) => {
+  routeFiles(event as Partial<RoutedInstall>);
   event.waitUntil(fill().then(() => self.skipWaiting()));
 });
+
+/** What a browser has that gives files from a cache without asking this worker for each. */
+interface RoutedInstall {
+  addRoutes(rules: readonly object[]): Promise<void>;
+}
+
+/** A thread's first file is answered by this worker, see `fileOf`. */
+const isThread = (file: string): boolean => file.includes('turbopack-worker');
+
+/**
+ * The files of this build come straight out of its cache, where the browser can do that: a page has some twenty, and on a
+ * slow phone each is felt. Those of an earlier build, of a page that is still open, are looked for by the worker.
+ */
+function routeFiles(event: Partial<RoutedInstall>): void {
+  const files = OHMMETER_FILES.filter(
+    (file) => file.startsWith('/_next/static/') && !isThread(file),
+  );
+  const escaped = (file: string) => file.replace(/[{}()*+?:\\]/g, '\\$&');
+  event
+    .addRoutes?.([
+      {
+        condition: { or: files.map((file) => ({ urlPattern: { pathname: escaped(file) } })) },
+        source: { cacheName },
+      },
+    ])
+    // Without it everything goes by the worker, as in a browser that has no such thing.
+    .catch(() => undefined);
+}
 
 /** Takes every file of this build in, those that an earlier build has from there. */
 async function fill(): Promise<void> {

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from './link';
 import type { ReactNode } from 'react';
 import { Wordmark } from './marks';
 

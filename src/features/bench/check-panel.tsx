@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useState, type ReactNode } from 'react';
 import type { AccessStep } from '@/core/appliances';
 import type { BenchAnswer, Diagnosis, SelectedCheck } from '@/core/job-diagnosis';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useState, type ReactNode } from 'react';
 import type { JobState } from '@/core/job-file';
 import type { JobRecord } from '@/features/record/use-job-record';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useFamily } from '@/features/record/family-context';
 
 export type PhoneSheet = 'picture' | 'logbook' | 'other-check';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import type { JobFile, JobState, ProofEnd } from '@/core/job-file';
 import { familyOfJob, isWorkedDead } from '@/core/appliances';
 import { wordsOf } from '@/features/record/family-words';

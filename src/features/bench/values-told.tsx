@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { judgedAsAnalysis } from '@/core/flue-sheet';
 import type { JobFile, Value } from '@/core/job-file';
 import { numberOf, valueText, type UnitSystem } from '@/core/quantities';

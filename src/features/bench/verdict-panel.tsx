@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import type { Diagnosis } from '@/core/job-diagnosis';
 import type { JobFile, JobState } from '@/core/job-file';
 import type { UnitSystem } from '@/core/quantities';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
 import type { CodePack } from '@/core/codes';
 import { ImportFile } from '@/features/files/import-file';

@@ -1,7 +1,7 @@
 'use client';
 
 import { Plus } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useState } from 'react';
 import { findingOf, type BurnerLook } from '@/core/combustion';
 import type { JobState } from '@/core/job-file';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useState } from 'react';
 import { gasWorkAllowed, type JobState, type ProcedureRun } from '@/core/job-file';
 import { positionOf, stoppedEntry, wentThrough, type Procedure } from '@/core/procedures';

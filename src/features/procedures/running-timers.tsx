@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import type { JobFile, JobState, ProcedureRun } from '@/core/job-file';
 import {
   clockWords,

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useState } from 'react';
 import { familyOfJob } from '@/core/appliances';
 import { closingProblem, type BenchAnswer } from '@/core/job-diagnosis';

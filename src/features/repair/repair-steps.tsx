@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { isWorkedDead } from '@/core/appliances';
 import { belongsOn, misplacedWires } from '@/core/job-file';
 import { endsOf, WireEnd } from '@/features/procedures/wire-map';

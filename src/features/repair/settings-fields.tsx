@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useState } from 'react';
 import type { SettingField as SettingFieldOf } from '@/core/appliances';
 import type { JobState, Measured } from '@/core/job-file';

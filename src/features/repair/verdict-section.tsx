@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useState } from 'react';
 import { engineVersion } from '@/core/job-diagnosis';
 import { useFamily, useWords } from '@/features/record/family-context';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { KeptNote } from '@/features/device/kept-note';

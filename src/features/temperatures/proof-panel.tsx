@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import type { JobFile, LoggedCourse } from '@/core/job-file';
 import { clockWords } from '@/core/procedures';
 import type { ProofLevel, ProofRun } from '@/core/temperatures';

@@ -1,5 +1,5 @@
 import Form from 'next/form';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { Search } from 'lucide-react';
 
 /** Finds jobs by words: customer, street, number, make, model, serial, what the customer said. */

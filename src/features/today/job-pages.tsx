@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 
 /** Which page of each list is shown, and by which words it was found: what the address of Today says. */
 export interface ShownPages {

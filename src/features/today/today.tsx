@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import type { ReactNode } from 'react';
 import type { Session } from '@/server/session';
 import type { JobWithUnit } from '@/database/jobs';

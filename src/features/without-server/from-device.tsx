@@ -1,7 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useEffect, useState, type ReactNode } from 'react';
 import type { JobFile } from '@/core/job-file';
 import { keptFirm, type KeptFirm } from '@/features/device/kept-firm';
