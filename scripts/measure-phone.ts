@@ -114,7 +114,10 @@ try {
   await visit(page, `${address}?check=lower-element-ohms`);
   await page.waitForTimeout(3000);
   const ask = page.getByRole('button', { name: 'Type what the meter shows' });
-  await ask.or(page.getByRole('group', { name: 'Keypad' })).first().waitFor();
+  await ask
+    .or(page.getByRole('group', { name: 'Keypad' }))
+    .first()
+    .waitFor();
   if (await ask.isVisible()) await ask.click();
   const keys: number[] = [];
   for (let k = 0; k < 30; k++) {

@@ -10,7 +10,7 @@ import { technicianCookie } from './technician-cookie';
 
 /**
  * The short way in for what comes a thousand times more often than anything else: entries of a job. It does what the route
- * `api/jobs/[id]/entries` does, without the framework around it, which takes three times as long as the work itself.
+ * `api/jobs/[id]/entries` does, without the framework around it, which takes longer than the work itself.
  */
 
 const address = /^\/api\/jobs\/([0-9a-fA-F-]{36})\/entries$/;
