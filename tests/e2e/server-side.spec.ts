@@ -1,4 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
+import { v7 as newId } from 'uuid';
+import type { Entry } from '../../src/core/job-file';
 import { andEntered, baseUrl, currentCheck, openJob } from './technician';
 import { asInstallation } from '../../src/database/client';
 import { listUnsettled } from '../../src/database/jobs';
@@ -94,6 +96,57 @@ test.describe('a job file that is no job file', () => {
     await currentCheck(page);
   });
 });
+
+test('a logbook that is too long for its page comes in parts, once, and is worked out', async ({
+  page,
+}) => {
+  const count = 2600;
+  const entries = Array.from({ length: count }, (_, k) => ({
+    id: newId(),
+    at: new Date(Date.UTC(2026, 0, 1) + k * 1000).toISOString(),
+    kind: 'reading',
+    check: 'upper-element-ohms',
+    value: { ohm: 12 + k / count },
+  }));
+  const headers = { origin: baseUrl() };
+  const file = emptyJob({ entries: entries as Entry[] });
+  const taken = await page.request.post(`${baseUrl()}/api/job-files`, { headers, data: file });
+  const { id } = (await taken.json()) as { id: string };
+  const asked: string[] = [];
+  page.on('request', (request) => {
+    const [, after] = /entries\?after=(\d+)/.exec(request.url()) ?? [];
+    if (after !== undefined) asked.push(after);
+  });
+  const isWorkedOut = () => expect(page.locator('main[aria-busy=false]')).toBeVisible();
+  await page.goto(`${baseUrl()}/jobs/${id}`);
+  await isWorkedOut();
+  expect(asked.slice(0, 3)).toEqual(['0', '2000', String(count)]);
+  // The newest stands in the logbook, so that the parts were put together in their order.
+  await expect(page.getByText(/13\.0/).first()).toBeVisible();
+  // The second time the device has it, and asks only for what came since.
+  await expect.poll(async () => (await keptEntryCount(page, id)) ?? 0).toBe(count);
+  asked.length = 0;
+  await page.reload();
+  await isWorkedOut();
+  expect(new Set(asked)).toEqual(new Set([String(count)]));
+});
+
+const keptEntryCount = (page: Page, jobId: string) =>
+  page.evaluate(
+    (id) =>
+      new Promise<number | undefined>((resolve) => {
+        const opening = indexedDB.open('ohmmeter');
+        opening.onsuccess = () => {
+          const asking = opening.result.transaction('jobs').objectStore('jobs').get(id);
+          asking.onsuccess = () => {
+            const kept = asking.result as { job: { entries: unknown[] } } | undefined;
+            opening.result.close();
+            resolve(kept?.job.entries.length);
+          };
+        };
+      }),
+    jobId,
+  );
 
 test.describe('the door', () => {
   test('answers this machine only, and takes changes from its own pages only', async ({
