@@ -1,7 +1,6 @@
 import type { IncomingMessage, ServerResponse } from 'node:http';
 import { parseCookie } from 'cookie';
 import { everywhere, refusedAtTheDoor } from '../door';
-import { TooLarge } from './errors';
 import { plainJobId } from './plain-ids';
 import { readJsonOf } from './read-body';
 import { fresh, problemOf } from './respond';
@@ -41,7 +40,7 @@ export async function takeByTheShortWay(
     // Nobody is there any more to be answered, and nothing was taken.
     if (request.readableAborted) return;
     const [status, answer] = problemOf(error);
-    if (error instanceof TooLarge) response.setHeader('connection', 'close');
+    // A body that is not taken is let run out, which Node does: whoever is cut off while sending never hears why.
     end(response, status, 'application/json', JSON.stringify(answer));
   }
 }

@@ -7,8 +7,12 @@ import path from 'node:path';
 import { tcpLines } from '../../src/instruments/tcp-lines';
 import { serveBench } from '../../src/simulated-bench/serve';
 import { applicationUrl } from '../../src/database/migrate';
-import { seedDemoData } from '../../src/server/demo/seed';
 import { makeTestDatabase, type TestDatabase } from '../database/test-database';
+
+const root = path.resolve(import.meta.dirname, '../..');
+
+const asApplication = (ownerUrl: string) =>
+  applicationUrl(ownerUrl, process.env.OHMMETER_APPLICATION_PASSWORD ?? 'test');
 
 export interface TestServer {
   /** Hands on the simulated unit, where there is one. */
@@ -32,9 +36,8 @@ export async function startServer({
   const prepared = process.env.OHMMETER_TEST_DEMO;
   const test = await makeTestDatabase(demo ? prepared : undefined);
   // The tests have the demo data ready to be copied; who measures has not.
-  if (demo && prepared === undefined) await seedDemoData(test.database, new Date());
+  if (demo && prepared === undefined) await seedByItself(test);
   const port = await freePort();
-  const root = path.resolve(import.meta.dirname, '../..');
   const logs = mkdtempSync(path.join(tmpdir(), 'ohmmeter-logs-'));
   const simulated = bench ? await simulatedBench() : undefined;
   const child = spawn('node', ['dist/server.mjs', String(port)], {
@@ -48,10 +51,7 @@ export async function startServer({
       OHMMETER_WARM_JOBS: '0',
       OHMMETER_HOME: root,
       OHMMETER_LOGS: logs,
-      OHMMETER_APPLICATION_DATABASE_URL: applicationUrl(
-        test.ownerUrl,
-        process.env.OHMMETER_APPLICATION_PASSWORD ?? 'test',
-      ),
+      OHMMETER_APPLICATION_DATABASE_URL: asApplication(test.ownerUrl),
     },
   });
   const url = `http://127.0.0.1:${port}`;
@@ -89,6 +89,24 @@ async function simulatedBench() {
       OHMMETER_INSTRUMENTS: `meter@${at(1)} clamp@${at(2)} thermometer@${at(3)} infrared@${at(4)}`,
     },
   };
+}
+
+/**
+ * Makes the demo data in a process of its own: it fills hundreds of megabytes with the engine's tables, which would be swept
+ * in the middle of what is measured.
+ */
+async function seedByItself({ ownerUrl }: TestDatabase): Promise<void> {
+  const seeding = spawn('node', ['--import', 'tsx', 'scripts/seed-demo.ts'], {
+    cwd: root,
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: {
+      ...process.env,
+      OHMMETER_OWNER_DATABASE_URL: ownerUrl,
+      OHMMETER_APPLICATION_DATABASE_URL: asApplication(ownerUrl),
+    },
+  });
+  const [code] = (await once(seeding, 'exit')) as [number | null];
+  if (code !== 0) throw new Error(`the demo data could not be made (${code})`);
 }
 
 async function answers(url: string): Promise<void> {

@@ -155,6 +155,15 @@ test('entries are answered alike by the short way and by the route of the framew
   expect((await told(short, known)).status).toBe(200);
 });
 
+test('who sends too much is told so every time, and is not cut off in the middle', async () => {
+  const much = `"${'x'.repeat(12 * 1024 * 1024)}"`;
+  for (let time = 0; time < 20; time++) {
+    const answer = await send(`/api/jobs/${jobId}/entries`, much);
+    expect(answer.status).toBe(413);
+    expect(await answer.text()).toContain('12.0 MB');
+  }
+});
+
 test('a method that nobody needs is refused', async () => {
   expect(await statusFor('/', new URL(server.url).host, 'TRACE')).toBe(405);
 });
