@@ -116,7 +116,7 @@ function changed(text: string): string {
           ? (holder[key] *= pick([-1, 0.001, 1000, 1.01]))
           : (holder[key] = pick(numbers)),
       () => define(holder, pick(words), structuredClone(pick(others))),
-      () => (Array.isArray(holder) ? holder.reverse() : (holder[key] = String(holder[key]))),
+      () => (Array.isArray(holder) ? holder.reverse() : (holder[key] = asText(holder[key]))),
       () => (Array.isArray(holder) ? holder.push(structuredClone(holder[Number(key)])) : 0),
       () => (typeof holder[key] === 'string' ? (holder[key] = holder[key].toUpperCase()) : 0),
     ])();
@@ -124,10 +124,24 @@ function changed(text: string): string {
   return JSON.stringify(job);
 }
 
+/** An object may have got a `toString` of its own by an earlier change, which is no function. */
+const asText = (value: unknown) =>
+  typeof value === 'object' ? JSON.stringify(value) : String(value);
+
 const checks = families.flatMap((each) => each.checkIds);
 const slowest = { milliseconds: 0, what: '' };
+/** What took too long, and for which family's unit. */
+const slow = new Map<string, number>();
 const crashes: string[] = [];
 const counts = { read: 0, answered: 0, imported: 0, importRefused: 0, slow: 0 };
+
+function judgeTime(what: string, text: string, milliseconds: number): void {
+  if (milliseconds > slowest.milliseconds) Object.assign(slowest, { milliseconds, what });
+  if (milliseconds <= 2000) return;
+  counts.slow += 1;
+  const named = `${what} of ${/"family":"([^"]*)"/.exec(text)?.[1]}`;
+  slow.set(named, (slow.get(named) ?? 0) + 1);
+}
 
 function timed<T>(what: string, text: string, work: () => T): T | undefined {
   const from = performance.now();
@@ -137,9 +151,7 @@ function timed<T>(what: string, text: string, work: () => T): T | undefined {
     crashes.push(`${what}: ${String(error).slice(0, 200)} in ${text.slice(0, 200)}`);
     return undefined;
   } finally {
-    const milliseconds = performance.now() - from;
-    if (milliseconds > 2000) counts.slow += 1;
-    if (milliseconds > slowest.milliseconds) Object.assign(slowest, { milliseconds, what });
+    judgeTime(what, text, performance.now() - from);
   }
 }
 
@@ -186,7 +198,7 @@ try {
           `import: ${String(error).slice(0, 300)} ${String((error as Error).cause).slice(0, 200)} in ${text.slice(0, 200)}`,
         );
     }
-    if (performance.now() - from > 2000) counts.slow += 1;
+    judgeTime('import', text, performance.now() - from);
     if ((k + 1) % 5000 === 0)
       console.log(`${k + 1}: ${JSON.stringify(counts)}, ${crashes.length} crashes`);
   }
@@ -197,6 +209,7 @@ try {
   console.log(
     `${count} files, seed ${seed}: ${JSON.stringify(counts)}; slowest ${slowest.what} ${slowest.milliseconds.toFixed(0)} ms`,
   );
+  for (const [what, times] of slow) console.log(`over 2 s: ${what}, ${times} times`);
   console.log(
     `${crashes.length} crashes; half imports: ${half.length === 0 ? 'none' : half.join(', ')}`,
   );

@@ -1,7 +1,7 @@
 import type { Observable, OutcomePrediction } from '../../diagnosis/model';
 import type { LoggedCourse, LoggedEvent } from '../../job-file/logs';
 import {
-  explainLog,
+  explainerOf,
   stillPart,
   tellsSomething,
   type Explained,
@@ -37,17 +37,18 @@ export function logObservable(whole: WatchedLog, state: UnitState): LogObservabl
 
 /**
  * Chance of a log under every hypothesis, beside the one that explains it best: only how they compare counts. Every distinct
- * tank is run once.
+ * tank is explained once.
  */
 export function logPredictor(
   count: number,
   tankOf: (index: number) => KeyedTank,
   log: WatchedLog,
 ): (index: number) => OutcomePrediction {
+  const explain = explainerOf(log);
   const byKey = new Map<string, Explained>();
   const keys = Array.from({ length: count }, (_, index) => {
     const { key, tank } = tankOf(index);
-    if (!byKey.has(key)) byKey.set(key, explainLog(log, tank));
+    if (!byKey.has(key)) byKey.set(key, explain(tank));
     return key;
   });
   const most = Math.max(...[...byKey.values()].map(({ logLikelihood }) => logLikelihood));

@@ -52,47 +52,90 @@ const roomCelsius = 19;
 
 /**
  * How well a tank explains a log: it is run with every dial and every boundary of hot and cold at the start that the log leaves
- * open, and what it gives is held against what was read.
+ * open, and what it gives is held against what was read. One explainer is asked of many tanks: those that differ only in heat
+ * that a run never asks for share it.
  */
-export function explainLog(log: WatchedLog, { design, ...tank }: TankCase): Explained {
-  const step = Math.max(30, log.seconds / 240);
-  let best: Explained | undefined;
-  const likelihoods: number[] = [];
-  const starts = startsOf(log, tank.standing);
-  for (const startCelsius of starts) {
-    for (const offset of design.thermostats.length > 0 ? dialOffsets : [0]) {
-      const set: TankDesign = {
-        ...design,
-        thermostats: design.thermostats.map((each) => ({
-          ...each,
-          cutOutCelsius: each.cutOutCelsius + offset,
-        })),
-      };
-      for (const calling of callingsAtFirst(set, startCelsius)) {
-        const run = runTank(set, {
-          seconds: Math.max(60, log.seconds),
-          startCelsius,
-          calling,
-          coldCelsius: coldOf(log, tank.coldCelsius),
-          roomCelsius,
-          draws: drawsOf(log),
-          power: tank.power,
-          limitTripped: tank.limitTripped,
-          switches: log.switches,
-          dials: log.dials,
-          resets: log.resets,
-          sampleEverySecond: Math.max(60, step),
-          longestStepSecond: step,
-          probes: probesOf(log).map(({ height }) => height),
-        });
-        const weighed = weigh(log, run);
-        likelihoods.push(weighed.logLikelihood);
-        if (!best || weighed.logLikelihood > best.logLikelihood) best = { ...weighed, run };
+export function explainerOf(log: WatchedLog): (tank: TankCase) => Explained {
+  const runs = sharedRuns(log);
+  return ({ design, ...tank }) => {
+    let best: Held | undefined;
+    const likelihoods: number[] = [];
+    for (const startCelsius of startsOf(log, tank.standing)) {
+      for (const offset of design.thermostats.length > 0 ? dialOffsets : [0]) {
+        const set: TankDesign = {
+          ...design,
+          thermostats: design.thermostats.map((each) => ({
+            ...each,
+            cutOutCelsius: each.cutOutCelsius + offset,
+          })),
+        };
+        for (const calling of callingsAtFirst(set, startCelsius)) {
+          const held = runs({ ...tank, design: set }, startCelsius, calling);
+          likelihoods.push(held.logLikelihood);
+          if (!best || held.logLikelihood > best.logLikelihood) best = held;
+        }
       }
     }
-  }
-  return { ...best!, logLikelihood: meanOfLogs(likelihoods) };
+    return { ...best!, logLikelihood: meanOfLogs(likelihoods) };
+  };
 }
+
+/** As `explainerOf` says, of one tank. */
+export const explainLog = (log: WatchedLog, tank: TankCase): Explained => explainerOf(log)(tank);
+
+type Held = ReturnType<typeof weigh> & { readonly run: TankResult };
+
+/** A run with the heat that was asked of it: every tank that is the same, and gives the same where it is asked, has this run. */
+interface SharedRun {
+  readonly asked: ReadonlyMap<number, readonly number[]>;
+  readonly held: Held;
+}
+
+function sharedRuns(log: WatchedLog) {
+  const step = Math.max(30, log.seconds / 240);
+  const draws = drawsOf(log);
+  const probes = probesOf(log).map(({ height }) => height);
+  const readings = readingsOf(log);
+  const known = new Map<string, SharedRun[]>();
+
+  return (tank: TankCase, startCelsius: readonly number[], calling: number): Held => {
+    const coldCelsius = coldOf(log, tank.coldCelsius);
+    const { limitTripped } = tank;
+    const key = JSON.stringify([tank.design, startCelsius, calling, coldCelsius, limitTripped]);
+    const alike = known.get(key) ?? [];
+    const same = alike.find(({ asked }) =>
+      [...asked].every(([at, watts]) => isSameHeat(tank.power(at), watts)),
+    );
+    if (same) return same.held;
+    const asked = new Map<number, readonly number[]>();
+    const run = runTank(tank.design, {
+      seconds: Math.max(60, log.seconds),
+      startCelsius,
+      calling,
+      coldCelsius,
+      roomCelsius,
+      draws,
+      power: (at) => {
+        const watts = asked.get(at) ?? tank.power(at);
+        asked.set(at, watts);
+        return watts;
+      },
+      limitTripped,
+      switches: log.switches,
+      dials: log.dials,
+      resets: log.resets,
+      sampleEverySecond: Math.max(60, step),
+      longestStepSecond: step,
+      probes,
+    });
+    const held = { ...weigh(readings, run), run };
+    known.set(key, [...alike, { asked, held }]);
+    return held;
+  };
+}
+
+const isSameHeat = (one: readonly number[], other: readonly number[]): boolean =>
+  one.every((watt, k) => watt === other[k]);
 
 const meanOfLogs = (values: readonly number[]): number => {
   const most = Math.max(...values);
@@ -165,19 +208,34 @@ function startsOf({ channels }: WatchedLog, standing: readonly number[]): (reado
   );
 }
 
+/** What a run is held against: the channels that it has something for, without what no water can do. */
+interface Reading {
+  /** Which of the run's probes; -1 for the outlet. */
+  readonly probe: number;
+  readonly samples: LogChannel['samples'];
+}
+
+function readingsOf(log: WatchedLog): readonly Reading[] {
+  const probes = probesOf(log);
+  return log.channels.flatMap((each) => {
+    const probe = probes.findIndex(({ place }) => place === each.place);
+    if (probe < 0 && each.place !== 'outlet') return [];
+    return [{ probe, samples: cleanChannel(each).channel.samples }];
+  });
+}
+
 /** Holds a run against what was read: stretch by stretch, as what the model leaves out lasts a while. */
-function weigh(log: WatchedLog, run: TankResult): { logLikelihood: number; offKelvin: number } {
+function weigh(
+  readings: readonly Reading[],
+  run: TankResult,
+): { logLikelihood: number; offKelvin: number } {
   let logLikelihood = 0;
   let squares = 0;
   let count = 0;
-  const probes = probesOf(log);
-  for (const { place, samples } of log.channels) {
-    const height = probes.findIndex((each) => each.place === place);
-    if (height < 0 && place !== 'outlet') continue;
+  for (const { probe, samples } of readings) {
     const offs = new Map<number, number[]>();
-    const { channel } = cleanChannel({ place, samples });
-    for (const { second, celsius } of channel.samples) {
-      const predicted = predictedAt(run, second, height);
+    for (const { second, celsius } of samples) {
+      const predicted = predictedAt(run, second, probe);
       if (predicted === undefined) continue;
       const stretch = Math.floor(second / stretchSeconds);
       const same = offs.get(stretch);

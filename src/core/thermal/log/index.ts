@@ -1,7 +1,7 @@
 /** Logs of temperatures: cleaned, measured, and explained by a tank. */
 export { cyclesOf, heaterAtWork } from './cycles';
 export type { Cycles, Stretch } from './cycles';
-export { explainLog, tellsSomething } from './explain';
+export { explainerOf, explainLog, tellsSomething } from './explain';
 export type { Explained, TankCase, WatchedLog } from './explain';
 export { powerFromRise } from './power-from-rise';
 export type { PowerFound, WatchedTank } from './power-from-rise';
