@@ -37,6 +37,7 @@ try {
   /** A name of some length for each of so many; some common, some met once. */
   const name = (k: string, of: number) => `substr(md5((${k} % ${of})::text || 'n'), 1, 7)`;
   const plate = `'{"rated":{"volt":240},"elements":{"upper":{"watt":4500},"lower":{"watt":4500}}}'::jsonb`;
+  const services = `'{"supply":{"system":"split-phase","nominal":{"volt":240}}}'::jsonb`;
   const uuid = (kind: string, k: string) => `md5('${kind}' || ${k})::uuid`;
   await asFirm(test.database, firm, async (transaction) => {
     const all = (statement: string) => transaction.execute(statement);
@@ -46,7 +47,7 @@ try {
       `insert into customers (organisation_id, id, name) select '${firm}', ${uuid('c', 'k')}, ${name('k', 20_000)} || ' ' || ${name('k', 700)} ${from}`,
     );
     await all(
-      `insert into sites (organisation_id, id, customer_id, address, supply_system, nominal_volt) select '${firm}', ${uuid('s', 'k')}, ${uuid('c', 'k')}, k % 300 || ' ' || ${name('k', 900)} || ' Street', 'split-phase', 240 ${from}`,
+      `insert into sites (organisation_id, id, customer_id, address, services) select '${firm}', ${uuid('s', 'k')}, ${uuid('c', 'k')}, k % 300 || ' ' || ${name('k', 900)} || ' Street', ${services} ${from}`,
     );
     await all(
       `insert into units (organisation_id, id, site_id, family, plate, make, model, serial) select '${firm}', ${uuid('u', 'k')}, ${uuid('s', 'k')}, 'electric-storage-two-element', ${plate}, 'Orrin', '50T', 'OT' || k ${from}`,

@@ -4,6 +4,7 @@ import {
   currentCheck,
   doSteps,
   isAwake,
+  jobOnDevice,
   openJob,
   openLimits,
   pressKeys,
@@ -147,6 +148,30 @@ test('a proof that neither device nor server keeps is none, and stays typed', as
   await expect(page.getByText(/^proved dead/)).toHaveCount(0);
   await page.unroute('**/api/jobs/*/entries');
   expect((await sentJob(page, jobId)).entries).toEqual([]);
+});
+
+test('what waits on a device that keeps nothing any more is sent before what goes straight', async ({
+  page,
+}) => {
+  const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Store lost meanwhile' });
+  await currentCheck(page);
+  const post = '**/api/jobs/*/entries';
+  await page.route(post, (route) =>
+    route.request().method() === 'POST' ? route.abort() : route.continue(),
+  );
+  const skip = page.getByRole('button', { name: 'Skip', exact: true });
+  await skip.click();
+  await expect(page.getByText('1 kept on this device')).toBeVisible();
+  const { entries } = await jobOnDevice(page, jobId);
+  await currentCheck(page);
+  await refuseStore(page);
+  await page.unroute(post);
+  await skip.click();
+  await expect(page.getByText(/This device keeps nothing/)).toBeVisible();
+  const onServer = await page.request.get(`${baseUrl()}/api/jobs/${jobId}/file`);
+  const sent = ((await onServer.json()) as { entries: { id: string }[] }).entries;
+  expect(sent).toHaveLength(2);
+  expect(sent[0]!.id).toBe(entries[0]!.id);
 });
 
 test('a limit that the device cannot keep goes straight to the server, or is said to be nowhere', async ({

@@ -58,6 +58,8 @@ export interface BenchProps {
   readonly initial: JobFile;
   /** The answer that the server worked out for it. */
   readonly first?: BenchAnswer;
+  /** The same where the server is still at it: the page is there before. */
+  readonly coming?: Promise<BenchAnswer | undefined>;
   readonly system: UnitSystem;
 }
 
@@ -70,13 +72,17 @@ export function Bench(props: BenchProps) {
   );
 }
 
-function OpenBench({ initial, first, system }: BenchProps) {
+function OpenBench({ initial, first, coming, system }: BenchProps) {
   const family = useFamily();
   const record = useJobRecord(initial);
   const { job } = record;
   const [came] = useState(() => first && { job: initial, answer: first });
+  const [comes] = useState(() =>
+    coming?.then((answer) => (answer ? { job: initial, answer } : undefined)),
+  );
   // What this device has not sent yet the server's answer does not know.
-  const at = useCheckEntry(family, record, system, record.cameWithMore ? undefined : came);
+  const served = record.cameWithMore ? undefined : { came, comes };
+  const at = useCheckEntry(family, record, system, served?.came, served?.comes);
   const { answer, check, quantity, preview, steps } = at;
   const isWide = useIsWide();
   const [sheet, setSheet] = useState<Sheet>();
@@ -202,7 +208,12 @@ function OpenBench({ initial, first, system }: BenchProps) {
       >
         <div className="contents lg:flex lg:min-h-0 lg:flex-col lg:border-r lg:border-hair">
           {at.failure && <Failure message={at.failure} />}
-          {!answer && !at.failure && <Loading />}
+          {!answer && !at.failure && (
+            <>
+              <Loading />
+              <div className="sticky bottom-0 order-4 mt-auto bg-sheet lg:hidden">{phoneNav}</div>
+            </>
+          )}
           {answer && check !== undefined && (
             <div className="order-1 lg:order-none lg:min-h-0 lg:flex-1 lg:overflow-y-auto">
               <CheckPanel

@@ -28,14 +28,15 @@ export interface AnsweredJob {
 
 /**
  * The answer for the job as it stands, and the one before while the next is worked out. The first one comes with the
- * page, and the worker makes ready behind it; where the device knows more than the server, a look one step ahead stands
- * in until the tables are filled.
+ * page, or is still on its way from the server, and the worker makes ready behind it; where the device knows more than the
+ * server, a look one step ahead stands in until the tables are filled.
  */
 export function useBenchAnswer(
   job: JobFile,
   isReady: boolean,
   chosen: string | undefined,
   first?: AnsweredJob,
+  coming?: Promise<AnsweredJob | undefined>,
 ): Answered {
   const [own, setOwn] = useState<AnsweredJob>();
   const [failure, setFailure] = useState<string>();
@@ -54,7 +55,9 @@ export function useBenchAnswer(
       if (!isGone) setOwn({ job, chosen, proofEnds, answer, isQuick });
     };
     const work = async () => {
-      const before = latest.current;
+      const before = latest.current ?? (await coming);
+      if (isGone) return;
+      if (before && !latest.current) setOwn(before);
       const wasPrepared = isPrepared.current;
       isPrepared.current = true;
       if (isFor(before, job, chosen, proofEnds) && !before?.isQuick) {
@@ -71,7 +74,7 @@ export function useBenchAnswer(
     return () => {
       isGone = true;
     };
-  }, [job, isReady, chosen, proofEnds]);
+  }, [job, isReady, chosen, proofEnds, coming]);
   return {
     answer: standing?.answer,
     isFresh: isReady && isFor(standing, job, chosen, proofEnds),

@@ -26,6 +26,7 @@ export function useCheckEntry(
   { job, isReady, append }: JobRecord,
   system: UnitSystem,
   first: AnsweredJob | undefined,
+  coming: Promise<AnsweredJob | undefined> | undefined,
 ) {
   const asked = useSearchParams().get('check') ?? '';
   const router = useRouter();
@@ -38,7 +39,7 @@ export function useCheckEntry(
   const [opened, setOpened] = useState<string>();
   /** True while a result is on its way into the record: the check that it was for is done with, and takes no second one. */
   const [isEntering, setEntering] = useState(false);
-  const answered = useBenchAnswer(job, isReady, chosen ?? begun, first);
+  const answered = useBenchAnswer(job, isReady, chosen ?? begun, first, coming);
   const { answer, failure } = answered;
   const isFresh = answered.isFresh && !isEntering;
   const [problem, setProblem] = useState<string>();

@@ -1,13 +1,14 @@
 'use client';
 
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { inTime, readDraft, writeDraft } from '@/features/device/store';
+import { readDraft, writeDraft } from '@/features/device/store';
 import { keepDraft, type DraftChange, type DraftKeeper } from './draft-keeper';
 
 const kept = (key: string, tell: (text: string) => void): DraftKeeper =>
   keepDraft({
-    // A store that refuses keeps no draft; the page that has it open still does.
-    read: () => inTime(readDraft(key)).catch(() => ''),
+    // A store that refuses keeps no draft; the page that has it open still does. One that is slow is waited for: what it
+    // has would be written over before it was read.
+    read: () => readDraft(key).catch(() => ''),
     write: (text) => void writeDraft(key, text).catch(() => undefined),
     tell,
   });

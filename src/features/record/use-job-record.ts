@@ -6,8 +6,14 @@ import type { Constraints, Entry, JobFile } from '@/core/job-file';
 import { mergeEntries, ownEntries, stampAfter } from './merge-entries';
 import { keepJob } from '@/features/device/kept-jobs';
 import { sendWhatWaits } from '@/features/device/outbox';
-import { sendStraight } from '@/features/device/send';
-import { keepEntries, keptEntries, watchStore, type KeptEntry } from '@/features/device/store';
+import { sendAll, sendStraight } from '@/features/device/send';
+import {
+  inTime,
+  keepEntries,
+  keptEntries,
+  watchStore,
+  type KeptEntry,
+} from '@/features/device/store';
 import { usePresentTechnician } from './technician-context';
 import { useConstraints } from './use-constraints';
 import { useReceived } from './use-received';
@@ -104,6 +110,8 @@ export function useJobRecord(initial: JobFile): JobRecord {
         await keepEntries(jobId, made);
         setTrouble(undefined);
       } catch {
+        // What still waits here was written before it, and is the server's before it.
+        await inTime(sendAll()).catch(() => undefined);
         const outcome = await sendStraight(jobId, made);
         if (outcome.kind !== 'all-sent') {
           latest.current = latest.current.filter((each) => !made.some(({ id }) => id === each.id));

@@ -36,13 +36,13 @@ const KeptReport = dynamic(() => import('./kept-report').then((each) => each.Kep
 /** A page of a job from what this device keeps. */
 export function KeptJobPage({
   job,
-  first,
+  coming,
   page,
   organisation,
 }: {
   job: JobFile;
-  /** The bench's answer for it, where somebody has worked it out. */
-  first?: BenchAnswer;
+  /** The bench's answer for it, where somebody works it out. */
+  coming?: Promise<BenchAnswer | undefined>;
   page: JobPage;
   organisation: Organisation;
 }) {
@@ -78,5 +78,5 @@ export function KeptJobPage({
       </JobFamily>
     );
   }
-  return <Bench initial={initial} first={first} system={system} />;
+  return <Bench initial={initial} coming={coming} system={system} />;
 }

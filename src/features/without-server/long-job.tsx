@@ -49,7 +49,7 @@ export function LongJob({
     <Present technician={technician}>
       <KeptJobPage
         job={{ ...job, entries: read.entries }}
-        first={read.first}
+        coming={read.coming}
         page={page}
         organisation={organisation}
       />
@@ -64,7 +64,7 @@ interface LogbookSize {
 
 interface ReadLogbook {
   readonly entries: Entry[];
-  readonly first: BenchAnswer | undefined;
+  readonly coming: Promise<BenchAnswer | undefined>;
 }
 
 function useLogbook(
@@ -78,10 +78,11 @@ function useLogbook(
   useEffect(() => {
     let isGone = false;
     const answer = Promise.resolve(first).catch(() => undefined);
-    Promise.all([readEntries(jobId, { count, atOnce }), answer])
-      .then(([entries, known]) => {
+    readEntries(jobId, { count, atOnce })
+      .then((entries) => {
         // What came meanwhile the server's answer does not know.
-        if (!isGone) setRead({ entries, first: entries.length === count ? known : undefined });
+        const coming = entries.length === count ? answer : Promise.resolve(undefined);
+        if (!isGone) setRead({ entries, coming });
       })
       .catch((error: unknown) => {
         if (!isGone) setFailure(error instanceof Error ? error.message : String(error));
