@@ -62,9 +62,13 @@ const line = (what: string, values: number[], unit = 'ms') =>
 
 try {
   const known = (await (await fetch(`${server.url}/api/for-device`)).json()) as {
-    jobs: { job: { id: string; standing: { entryCount: number } } }[];
+    jobs: { job: { id: string; standing: { stage: string } }; unit: { family: string } }[];
   };
-  const id = known.jobs.find(({ job }) => job.standing.entryCount === 6)!.job.id;
+  // The readings below are of its checks.
+  const id = known.jobs.find(
+    ({ job, unit }) =>
+      unit.family === 'electric-storage-two-element' && job.standing.stage === 'diagnose',
+  )!.job.id;
   const address = `${server.url}/jobs/${id}`;
   // The server's own first visit is not the phone's.
   await (await fetch(address)).text();
@@ -146,16 +150,24 @@ try {
   await page.waitForTimeout(3000);
   const next: number[] = [];
   for (let k = 0; k < 8; k++) {
-    const before = await page.locator('[data-check]').getAttribute('data-check');
-    const from = performance.now();
-    await page.getByRole('button', { name: 'Skip', exact: true }).click();
-    await page.waitForFunction(
-      (check) =>
-        document.querySelector('main')?.getAttribute('aria-busy') === 'false' &&
-        document.querySelector('[data-check]')?.getAttribute('data-check') !== check,
-      before,
+    // By the page's own clock: a tap by the driver takes a slow page a tenth of a second and more before it is one.
+    next.push(
+      await page.evaluate(async () => {
+        const main = document.querySelector('main')!;
+        const before = document.querySelector<HTMLElement>('[data-check]')?.dataset.check;
+        const from = performance.now();
+        [...document.querySelectorAll('button')]
+          .find((each) => each.textContent?.trim() === 'Skip')!
+          .click();
+        while (
+          main.getAttribute('aria-busy') !== 'false' ||
+          document.querySelector<HTMLElement>('[data-check]')?.dataset.check === before
+        ) {
+          await new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve)));
+        }
+        return performance.now() - from;
+      }),
     );
-    next.push(performance.now() - from);
     await page.waitForTimeout(400);
     if ((await page.locator('[data-check]').count()) === 0) break;
   }

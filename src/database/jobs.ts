@@ -77,15 +77,16 @@ export async function listJobs(
   return ids.flatMap((id) => byId.get(id) ?? []);
 }
 
+/** Of those that words find, no more than `mostCounted` and one of each kind. */
 export interface JobCounts {
   readonly open: number;
+  /** Of the open ones that were counted. */
   readonly waiting: number;
-  /** Of those that words find, no more than `mostCounted` and one. */
   readonly closed: number;
 }
 
-/** Closed jobs that words find are counted up to here: all of a firm may be as many as it ever had. */
-const mostCounted = 1000;
+/** Jobs that words find are counted up to here: they may be all that a firm ever had. */
+export const mostCounted = 1000;
 
 /** How many jobs of each kind the question finds. */
 export async function countJobs(
@@ -93,20 +94,31 @@ export async function countJobs(
   words: readonly string[] = [],
 ): Promise<JobCounts> {
   const found = hasWords('job', jobs, words);
-  const [open] = await transaction
-    .select({
-      open: sql<number>`count(*)::int`,
-      waiting: sql<number>`(count(*) filter (where ${jobs.standing}->>'stage' = 'waiting'))::int`,
-    })
+  const isAll = words.length === 0;
+  const open = transaction
+    .select({ stage: sql<string>`${jobs.standing}->>'stage'`.as('stage') })
     .from(jobs)
     .where(and(eq(jobs.isOpen, true), found));
   const closed = transaction
-    .select({ one: sql`1` })
+    .select({ one: sql`1`.as('one') })
     .from(jobs)
     .where(and(eq(jobs.isOpen, false), found));
-  const counted = (words.length === 0 ? closed : closed.limit(mostCounted + 1)).as('counted');
-  const [row] = await transaction.select({ closed: sql<number>`count(*)::int` }).from(counted);
-  return { open: open?.open ?? 0, waiting: open?.waiting ?? 0, closed: row?.closed ?? 0 };
+  const openCounted = (isAll ? open : open.limit(mostCounted + 1)).as('counted');
+  const closedCounted = (isAll ? closed : closed.limit(mostCounted + 1)).as('counted');
+  const [ofOpen] = await transaction
+    .select({
+      open: sql<number>`count(*)::int`,
+      waiting: sql<number>`(count(*) filter (where ${openCounted.stage} = 'waiting'))::int`,
+    })
+    .from(openCounted);
+  const [ofClosed] = await transaction
+    .select({ closed: sql<number>`count(*)::int` })
+    .from(closedCounted);
+  return {
+    open: ofOpen?.open ?? 0,
+    waiting: ofOpen?.waiting ?? 0,
+    closed: ofClosed?.closed ?? 0,
+  };
 }
 
 /** Locks the job's row until the transaction ends, so that entries get their sequence one batch at a time. */

@@ -1,6 +1,8 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { questionWords } from '../../src/core/search';
-import { countJobs, listJobs } from '../../src/database/jobs';
+import { v7 as newId } from 'uuid';
+import { countJobs, insertJob, listJobs, mostCounted } from '../../src/database/jobs';
+import { insertWords } from '../../src/database/search';
 import { knownUnitChoices } from '../../src/server/known-units';
 import { openCall } from '../../src/server/open-call';
 import { emptyJob } from '../plates';
@@ -79,6 +81,32 @@ describe('jobs', () => {
     expect(await firm.as((transaction) => countJobs(transaction, ['brandt']))).toMatchObject({
       open: 2,
     });
+  });
+
+  it('are counted up to a thousand where words find more, and all of them without words', async () => {
+    const [known] = await firm.as((transaction) => listJobs(transaction, { most: 1 }));
+    await firm.as(async (transaction) => {
+      const { job } = known!;
+      for (let k = 0; k < 1100; k++) {
+        const id = newId();
+        await insertJob(transaction, {
+          ...job,
+          id,
+          number: 5000 + k,
+          standing: { ...job.standing, stage: k < 3 ? 'waiting' : job.standing.stage },
+        });
+        await insertWords(transaction, job.organisationId, 'job', id, ['many']);
+      }
+    });
+    const counts = (words: readonly string[]) =>
+      firm.as((transaction) => countJobs(transaction, words));
+    expect((await counts(['many'])).open).toBe(mostCounted + 1);
+    expect(await counts([])).toEqual({ open: 1103, waiting: 3, closed: 0 });
+    // What is counted no further can be listed all the same.
+    const last = await firm.as((transaction) =>
+      listJobs(transaction, { isOpen: true, words: ['many'], most: 50, from: 1050 }),
+    );
+    expect(last).toHaveLength(50);
   });
 });
 

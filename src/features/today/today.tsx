@@ -41,8 +41,8 @@ export interface TodayProps {
   readonly session: Session;
   readonly open: ListedJobs;
   readonly closed: ListedJobs;
-  /** Of the open ones. */
-  readonly waitingCount: number;
+  /** Of the open ones; undefined where not all of them were counted. */
+  readonly waitingCount: number | undefined;
   /** The words that were looked for, as they were typed. */
   readonly find: string;
   readonly now: Date;
@@ -106,8 +106,12 @@ export function Today({
             {longDate(now, organisation.timeZone)}
           </h1>
           <p>
-            <Count n={open.count} word="open" />{' '}
-            <Count n={waitingCount} word="waiting for a part" />{' '}
+            <Count n={countWords(open.count, find)} word="open" />{' '}
+            {waitingCount !== undefined && (
+              <>
+                <Count n={waitingCount} word="waiting for a part" />{' '}
+              </>
+            )}
             <Count n={countWords(closed.count, find)} word="closed" />
           </p>
           <FindJobs find={find} />
