@@ -20,12 +20,15 @@ export function PhoneNav({
     ['other-check', 'Others'],
   ] as const;
   return (
-    <nav className="grid grid-cols-6 border-t border-rule bg-paper lg:hidden" aria-label="More">
+    <nav
+      className="grid grid-cols-[repeat(6,auto)] border-t border-rule bg-paper lg:hidden"
+      aria-label="More"
+    >
       {sheets.map(([sheet, label]) => (
         <button
           key={sheet}
           type="button"
-          className="min-h-11 text-small whitespace-nowrap underline underline-offset-4"
+          className="min-h-11 min-w-11 text-small whitespace-nowrap underline underline-offset-4"
           onClick={() => onOpen(sheet)}
         >
           {label}
@@ -33,19 +36,19 @@ export function PhoneNav({
       ))}
       <Link
         href={`/jobs/${jobId}/procedures`}
-        className="flex min-h-11 items-center justify-center text-small underline underline-offset-4"
+        className="flex min-h-11 min-w-11 items-center justify-center text-small underline underline-offset-4"
       >
         Steps
       </Link>
       <Link
         href={`/jobs/${jobId}/${flue ? 'combustion' : 'temperatures'}`}
-        className="flex min-h-11 items-center justify-center text-small underline underline-offset-4"
+        className="flex min-h-11 min-w-11 items-center justify-center text-small underline underline-offset-4"
       >
         {flue ? 'Flue gas' : 'Temp.'}
       </Link>
       <Link
         href={`/jobs/${jobId}/repair`}
-        className="flex min-h-11 items-center justify-center text-small underline underline-offset-4"
+        className="flex min-h-11 min-w-11 items-center justify-center text-small underline underline-offset-4"
       >
         Repair
       </Link>
