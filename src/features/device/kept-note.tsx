@@ -1,15 +1,35 @@
 'use client';
 
+import { useEffect, useState } from 'react';
 import { clockTime } from '@/features/record/words';
 import { useOutbox } from './use-outbox';
 
+/** What is on its way for less is not told: the page would move under the finger with every entry. */
+const shortMilliseconds = 1000;
+
+/** True once something has been so without a break for a while. */
+function useLasting(is: boolean): boolean {
+  const [hasLasted, setLasted] = useState(false);
+  useEffect(() => {
+    if (!is) return;
+    const timer = setTimeout(() => setLasted(true), shortMilliseconds);
+    return () => {
+      clearTimeout(timer);
+      setLasted(false);
+    };
+  }, [is]);
+  return is && hasLasted;
+}
+
 /**
- * What waits on this device, on every page: how many entries, of which job, since when. Says nothing where nothing waits. On
- * the page of a job its own trouble comes first.
+ * What waits on this device, on every page: how many entries, of which job, since when. Says nothing where nothing waits, nor
+ * of what the server is just taking. On the page of a job its own trouble comes first.
  */
 export function KeptNote({ jobId = '' }: { jobId?: string }) {
   const { byJob, waiting, refused, since, isReachable } = useOutbox();
-  if (waiting + refused === 0) return null;
+  const isOnItsWay = waiting > 0 && refused === 0 && isReachable;
+  const isSlow = useLasting(isOnItsWay);
+  if (waiting + refused === 0 || (isOnItsWay && !isSlow)) return null;
   const own = byJob[jobId];
   const jobs = Object.values(byJob);
   const problem = own?.problem ?? jobs.find((each) => each.problem)?.problem;

@@ -78,12 +78,17 @@ export function deviceStore(): Store {
 /** A store that says nothing for so long is taken not to answer at all. */
 const longestKeepMilliseconds = 3000;
 
-/** @throws where the store does not answer in time. */
+/** The store of this device does not answer. */
+export class StoreSilent extends Error {
+  override name = 'StoreSilent';
+}
+
+/** @throws StoreSilent where the store does not answer in time. */
 export async function inTime<T>(kept: PromiseLike<T>): Promise<T> {
   let timer: ReturnType<typeof setTimeout> | undefined;
   const tooLong = new Promise<never>((_, reject) => {
     timer = setTimeout(
-      () => reject(new Error('the store of this device does not answer')),
+      () => reject(new StoreSilent('the store of this device does not answer')),
       longestKeepMilliseconds,
     );
   });

@@ -11,6 +11,7 @@ import {
   inTime,
   keepEntries,
   keptEntries,
+  StoreSilent,
   watchStore,
   type KeptEntry,
 } from '@/features/device/store';
@@ -109,9 +110,9 @@ export function useJobRecord(initial: JobFile): JobRecord {
       try {
         await keepEntries(jobId, made);
         setTrouble(undefined);
-      } catch {
-        // What still waits here was written before it, and is the server's before it.
-        await inTime(sendAll()).catch(() => undefined);
+      } catch (error) {
+        // What still waits here was written before it, and is the server's before it; of a silent store nothing is to be had.
+        if (!(error instanceof StoreSilent)) await inTime(sendAll()).catch(() => undefined);
         const outcome = await sendStraight(jobId, made);
         if (outcome.kind !== 'all-sent') {
           latest.current = latest.current.filter((each) => !made.some(({ id }) => id === each.id));
