@@ -1,7 +1,7 @@
 import { cookies } from 'next/headers';
 import { redirect } from 'next/navigation';
 import { questionWords } from '@/core/search';
-import { countJobs, listJobs, mostCounted } from '@/database/jobs';
+import { countJobs, listJobs } from '@/database/jobs';
 import { jobsOnPage } from '@/features/today/job-pages';
 import { Today } from '@/features/today/today';
 import { dueUnits } from '@/server/service-due';
@@ -35,7 +35,7 @@ export default async function Page({ searchParams }: PageProps<'/'>) {
       open={{ rows: found.open, count: counts.open, page: open }}
       closed={{ rows: found.closed, count: counts.closed, page: closed }}
       due={found.due}
-      waitingCount={counts.open > mostCounted && words.length > 0 ? undefined : counts.waiting}
+      waitingCount={counts.waiting}
       find={find}
       now={new Date()}
       theme={(await cookies()).get('ohmmeter-theme')?.value}

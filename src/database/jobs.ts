@@ -80,8 +80,8 @@ export async function listJobs(
 /** Of those that words find, no more than `mostCounted` and one of each kind. */
 export interface JobCounts {
   readonly open: number;
-  /** Of the open ones that were counted. */
-  readonly waiting: number;
+  /** Of the open ones; undefined where not all of them were counted. */
+  readonly waiting: number | undefined;
   readonly closed: number;
 }
 
@@ -114,9 +114,10 @@ export async function countJobs(
   const [ofClosed] = await transaction
     .select({ closed: sql<number>`count(*)::int` })
     .from(closedCounted);
+  const isCutOff = !isAll && (ofOpen?.open ?? 0) > mostCounted;
   return {
     open: ofOpen?.open ?? 0,
-    waiting: ofOpen?.waiting ?? 0,
+    waiting: isCutOff ? undefined : (ofOpen?.waiting ?? 0),
     closed: ofClosed?.closed ?? 0,
   };
 }
