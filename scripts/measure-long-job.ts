@@ -39,7 +39,8 @@ function reading(k: number): Entry {
   return { id: newId(), at, kind: 'reading', check, value } as Entry;
 }
 
-const server = await startServer({ demo: true });
+// As a server is that was started a minute ago: the newest jobs are looked through.
+const server = await startServer({ demo: true, warmJobs: 8 });
 const headers = { 'content-type': 'application/json', origin: server.url };
 const post = (url: string, body: string) =>
   fetch(`${server.url}${url}`, { method: 'POST', headers, body });
@@ -65,7 +66,7 @@ async function whileOthersAsk(work: () => Promise<void>): Promise<string> {
 }
 
 try {
-  await pause(4000);
+  await pause(60_000);
   const file = JSON.stringify(
     emptyJob({ entries: Array.from({ length: count }, (_, k) => reading(k)) }),
   );
@@ -78,7 +79,7 @@ try {
   console.log(`${count} entries, ${(file.length / 1e6).toFixed(1)} MB, brought in: ${imported}`);
 
   const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
+    executablePath: '/usr/bin/chromium-headless-shell',
     args: ['--no-sandbox'],
   });
   const page = await browser.newPage();

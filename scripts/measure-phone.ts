@@ -20,7 +20,7 @@ const entriesInLogbook = 200;
 const visits = 5;
 const server = await startServer({ demo: true });
 const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
+  executablePath: '/usr/bin/chromium-headless-shell',
   args: ['--no-sandbox', '--disable-gpu'],
 });
 const phone = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true };

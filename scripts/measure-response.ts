@@ -19,7 +19,7 @@ const address = server.url;
 const rounds = 12;
 
 const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
+  executablePath: '/usr/bin/chromium-headless-shell',
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-sync'],
 });
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });

@@ -2,16 +2,19 @@ import { and, asc, eq, gt, inArray, max, sql } from 'drizzle-orm';
 import type { Entry } from '../core/job-file';
 import { orUnavailable, type Database, type FirmTransaction } from './client';
 import type { Job } from './jobs';
+import { packEntries, type PackedEntries } from './packed-entries';
 import { isOpenAt, type Standing } from './standing';
 import { entries } from './schema';
 
+/** The whole logbook, as one value: ten thousand rows are ten thousand times read from the wire. */
 export async function readEntries(transaction: FirmTransaction, jobId: string): Promise<Entry[]> {
-  const rows = await transaction
-    .select({ body: entries.body })
+  const [row] = await transaction
+    .select({
+      all: sql<Entry[] | null>`json_agg(${entries.body} order by ${entries.sequence})`,
+    })
     .from(entries)
-    .where(eq(entries.jobId, jobId))
-    .orderBy(asc(entries.sequence));
-  return rows.map((each) => each.body);
+    .where(eq(entries.jobId, jobId));
+  return row?.all ?? [];
 }
 
 /** What came to a job after its first so many entries. */
@@ -43,13 +46,21 @@ export async function readEntriesById(
 }
 
 /** Appends in the given order. The job's row must be locked. */
-export async function appendEntries(
+export const appendEntries = (
   transaction: FirmTransaction,
   organisationId: string,
   jobId: string,
   added: readonly Entry[],
+): Promise<void> => appendPacked(transaction, organisationId, jobId, packEntries(added));
+
+/** The same of entries that are ready to be stored. */
+export async function appendPacked(
+  transaction: FirmTransaction,
+  organisationId: string,
+  jobId: string,
+  { count, text }: PackedEntries,
 ): Promise<void> {
-  if (added.length === 0) return;
+  if (count === 0) return;
   const [last] = await transaction
     .select({ sequence: max(entries.sequence) })
     .from(entries)
@@ -59,14 +70,10 @@ export async function appendEntries(
   await transaction.execute(sql`
     insert into entries (organisation_id, id, job_id, sequence, at, kind, body)
     select ${organisationId}::uuid, (each->>'id')::uuid, ${jobId}::uuid, ${first - 1} + place, (each->>'at')::timestamptz, each->'body'->>'kind', each->'body'
-    from jsonb_array_elements(${JSON.stringify(rowsOf(added))}::jsonb) with ordinality as list(each, place)`);
+    from jsonb_array_elements(${text}::jsonb) with ordinality as list(each, place)`);
   // Told to every server once this is committed, and by them to every device that has the job open.
   await transaction.execute(sql`select pg_notify(${entriesChannel}, ${jobId})`);
 }
-
-/** As the statements take them: the time in the one form that PostgreSQL and JavaScript agree on. */
-const rowsOf = (added: readonly Entry[]) =>
-  added.map((body) => ({ id: body.id, at: new Date(body.at).toISOString(), body }));
 
 /** What the caller knows of a job, and what it makes of it. */
 export interface QuickAppend {
@@ -98,7 +105,7 @@ export async function appendQuickly(
         knownCount,
         JSON.stringify(knownConstraints),
         relied,
-        JSON.stringify(rowsOf(added)),
+        packEntries(added).text,
         JSON.stringify(standing),
         isOpenAt(standing),
       ],

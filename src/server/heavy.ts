@@ -1,9 +1,9 @@
-import { benchAnswer, catalogueOf, judgedAtOnce, type BenchAnswer } from '../core/job-diagnosis';
-import { readJobFile, type JobFile, type ReadJobFile } from '../core/job-file';
+import { benchAnswer, judgedAtOnce, type BenchAnswer } from '../core/job-diagnosis';
+import type { JobFile } from '../core/job-file';
 import { applicationDatabase } from '../database/client';
 import { checkLogbook, type CheckedLogbook } from './check-logbook';
+import { prepareImport } from './prepare-import';
 import { settleJob } from './settle-job';
-import { standingMeanwhile } from './standing-of';
 import { tableTextOf, takeStoredTables } from './stored-tables';
 
 /**
@@ -11,8 +11,6 @@ import { tableTextOf, takeStoredTables } from './stored-tables';
  * (`threads.ts`). All of it is plain data in and plain data out.
  */
 export const heavy = {
-  standingMeanwhile,
-
   /** Over a connection of this thread's own. */
   settle: (organisationId: string, jobId: string): Promise<void> =>
     settleJob(applicationDatabase(), organisationId, jobId),
@@ -26,8 +24,8 @@ export const heavy = {
   /** The tables of the job's plate, for the devices that work on it, as the text that is sent. */
   tablesFor: (job: JobFile): string => tableTextOf(job),
 
-  /** Reads a file that somebody brings, up to its size. */
-  readFile: (text: string): ReadJobFile => readJobFile(text, catalogueOf),
+  /** Reads a file that somebody brings, and makes its logbook ready to be stored. */
+  prepareImport,
 
   checkLogbook: (job: JobFile, earlierCount: number): CheckedLogbook =>
     checkLogbook(job, earlierCount),

@@ -14,6 +14,7 @@ const port = Number(process.argv[2]);
 /** Whoever is being answered when the server is told to stop has so long for it, in milliseconds. */
 const longestFarewell = 1000;
 
+process.env.OHMMETER_ADDRESS = `http://${hostname}:${port}`;
 const application = next({ dev: false, hostname, port });
 const answer = application.getRequestHandler();
 await application.prepare();

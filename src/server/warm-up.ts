@@ -7,6 +7,7 @@ import { logFault } from './log';
 import { inFirm } from './in-firm';
 import { settleStanding } from './settle-standing';
 import { inThread } from './threads';
+import { visitPages } from './visit-pages';
 
 /** Jobs that are likely to be opened first: the newest of those that are open. `OHMMETER_WARM_JOBS` says another number. */
 const mostJobs = Number(process.env.OHMMETER_WARM_JOBS ?? 8);
@@ -15,8 +16,8 @@ const busyShare = 0.1;
 const lookMilliseconds = 2000;
 
 /**
- * Fills the tables of the newest open jobs' plates, so that the first page of a job does not wait for them. A plate at a
- * time, and only while nobody asks for anything. Without a database nothing is warmed, and nothing is lost.
+ * Takes in the code of the pages that come first, and fills the tables of the newest open jobs' plates, so that the first page
+ * of a job waits for neither. A plate at a time, and only while nobody asks for anything. Without a database nothing is warmed, and nothing is lost.
  */
 export async function warmUp(): Promise<void> {
   try {
@@ -26,6 +27,11 @@ export async function warmUp(): Promise<void> {
       (await inFirm((transaction) => listJobs(transaction, { isOpen: true, most: mostJobs }))) ??
       [];
     const jobs = rows.map((each) => jobFileOf(each, []));
+    const [newest] = jobs;
+    if (newest) {
+      await quiet();
+      await visitPages(process.env.OHMMETER_ADDRESS, newest.job.id);
+    }
     for (const job of jobs) {
       await quiet();
       await inThread('answers', async (service) => {

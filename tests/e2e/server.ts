@@ -28,10 +28,13 @@ export interface TestServer {
 export async function startServer({
   demo,
   bench = false,
+  warmJobs = 0,
 }: {
   demo: boolean;
   /** A simulated unit with its instruments beside it. */
   bench?: boolean;
+  /** How many of its jobs the server looks through before anybody asks, as it does in use. */
+  warmJobs?: number;
 }): Promise<TestServer> {
   const prepared = process.env.OHMMETER_TEST_DEMO;
   const test = await makeTestDatabase(demo ? prepared : undefined);
@@ -48,7 +51,7 @@ export async function startServer({
       ...simulated?.environment,
       NODE_ENV: 'production',
       // Each test opens jobs of its own, on plates of its own.
-      OHMMETER_WARM_JOBS: '0',
+      OHMMETER_WARM_JOBS: String(warmJobs),
       OHMMETER_HOME: root,
       OHMMETER_LOGS: logs,
       OHMMETER_APPLICATION_DATABASE_URL: asApplication(test.ownerUrl),

@@ -225,7 +225,8 @@ function byAgreement<O extends Observable>(
     if (found) found.push(each);
     else groups.push([each]);
   }
-  const placeOf = (each: Evidence<O>) => all.indexOf(each);
+  const places = new Map(all.map((each, place) => [each, place]));
+  const placeOf = (each: Evidence<O>) => places.get(each)!;
   for (const group of groups) group.sort((one, other) => placeOf(one) - placeOf(other));
   return groups.sort(([one], [other]) => placeOf(one!) - placeOf(other!));
 }

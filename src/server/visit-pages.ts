@@ -1,0 +1,46 @@
+import { setTimeout as pause } from 'node:timers/promises';
+
+/** The code of a page or a route is taken in when it is first asked for, which holds everybody for a quarter of a second. */
+const paths = (jobId: string): readonly string[] => [
+  '/',
+  '/call',
+  `/jobs/${jobId}`,
+  `/jobs/${jobId}/repair`,
+  `/jobs/${jobId}/report`,
+  `/api/jobs/${jobId}/entries?after=0`,
+  '/api/for-device',
+];
+
+/** What takes in a file, with one that it has to refuse. */
+const refused = { path: '/api/job-files', body: '{}' };
+
+/** Between two of them others are answered. */
+const restMilliseconds = 100;
+const longestMilliseconds = 20_000;
+
+/**
+ * Asks this server itself for the pages that come first in a day, so that whoever opens one does not wait for its code.
+ * @param address of this server; undefined where it has none of its own.
+ */
+export async function visitPages(address: string | undefined, jobId: string): Promise<void> {
+  if (address === undefined) return;
+  for (const path of paths(jobId)) await visit(address + path);
+  await visit(address + refused.path, {
+    method: 'POST',
+    headers: { origin: address, 'content-type': 'application/json' },
+    body: refused.body,
+  });
+}
+
+async function visit(url: string, asking: RequestInit = {}): Promise<void> {
+  try {
+    const answer = await fetch(url, {
+      ...asking,
+      signal: AbortSignal.timeout(longestMilliseconds),
+    });
+    await answer.text();
+  } catch {
+    // Not there: whoever asks for it will be told why.
+  }
+  await pause(restMilliseconds, undefined, { ref: false });
+}
