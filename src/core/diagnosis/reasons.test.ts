@@ -27,7 +27,9 @@ describe('what speaks for a suspect', () => {
 
   it('is of a reading that was repeated without end the newest', () => {
     const repeats = Array.from({ length: mostReasons * 2 }, (_, k) => `repeat ${k}`);
-    const told = reasonsOf(contributions(repeats, ['alone']), (k) => (k === 0 ? 4000 : 50));
+    const told = reasonsOf(contributions(repeats, ['alone']), (k) =>
+      k === 0 ? 10 * repeats.length : 50,
+    );
     expect(told).toHaveLength(mostReasons);
     expect(told.at(-1)).toEqual({ entry: 'alone', decibans: 50 });
     expect(told[0]!.entry).toBe(`repeat ${mostReasons + 1}`);

@@ -7,7 +7,7 @@ export interface Reason {
 }
 
 /** Nobody reads more reasons than these; an answer with all of a very long logbook, for every suspect, is megabytes. */
-export const mostReasons = 200;
+export const mostReasons = 40;
 
 /**
  * The entries that speak for a suspect and against it, in the order of the logbook: all of them, or of a very long logbook

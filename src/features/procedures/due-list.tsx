@@ -3,6 +3,7 @@
 import { useMemo } from 'react';
 import type { JobFile } from '@/core/job-file';
 import { circumstances, dueOfJob, type DueService, type FirmIntervals } from '@/core/service';
+import { dateWords } from '@/features/record/date-words';
 import { useFamily } from '@/features/record/family-context';
 import { CautionSign } from '@/ui/signs';
 import { handOutCalendar } from '@/features/service/hand-out-calendar';
@@ -91,7 +92,6 @@ function whenWords(
   const every = service.days === undefined ? `every ${interval}` : `after ${interval}`;
   const why = because ? `, ${circumstances[because]}` : '';
   if (dueAt === undefined) return `Due: nobody knows when it was last done (${every}${why}).`;
-  const day = (iso: string) =>
-    new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeZone }).format(new Date(iso));
+  const day = (iso: string) => dateWords('medium', iso, timeZone);
   return `${isDue ? 'Due since' : 'Due'} ${day(dueAt)}: last ${day(countedFrom!)}, ${every}${why}.`;
 }

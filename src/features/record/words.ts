@@ -1,6 +1,7 @@
 import { familyOf } from '@/core/appliances';
 import type { Entry, JobFile, Measured, Value } from '@/core/job-file';
 import { numberOf, quantities, showValue, type Quantity, type UnitSystem } from '@/core/quantities';
+import { dateWords } from './date-words';
 
 /** Words of the trade that are the same for every family. */
 
@@ -84,21 +85,11 @@ export function plateWords({
   return familyOf(unit.family)?.plateLine(unit) ?? '';
 }
 
-export function clockTime(at: string | Date, timeZone: string | undefined): string {
-  return new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone }).format(
-    new Date(at),
-  );
-}
+export const clockTime = (at: string | Date, timeZone: string | undefined): string =>
+  dateWords('clock', at, timeZone);
 
-export function longDate(at: string | Date, timeZone: string | undefined): string {
-  return new Intl.DateTimeFormat('en-GB', {
-    weekday: 'long',
-    day: 'numeric',
-    month: 'long',
-    year: 'numeric',
-    timeZone,
-  }).format(new Date(at));
-}
+export const longDate = (at: string | Date, timeZone: string | undefined): string =>
+  dateWords('long', at, timeZone);
 
 export const loadWords = { loaded: 'under load', 'open-circuit': 'no load' } as const;
 

@@ -1,9 +1,9 @@
+import { dateWords } from '@/features/record/date-words';
 import type { DueUnit } from '@/server/service-due';
 
 /** Units whose service is due or comes due within a month, the most overdue first. */
 export function DueUnits({ units, timeZone }: { units: readonly DueUnit[]; timeZone: string }) {
   if (units.length === 0) return null;
-  const day = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeZone });
   return (
     <section aria-labelledby="due-units" className="mb-6 px-5">
       <h2
@@ -32,7 +32,7 @@ export function DueUnits({ units, timeZone }: { units: readonly DueUnit[]; timeZ
                 <li key={id} className={isDue ? 'font-medium' : 'text-ink-2'}>
                   {title}{' '}
                   <span className="text-small text-ink-2">
-                    {isDue ? 'since' : 'on'} {day.format(new Date(dueAt!))}
+                    {isDue ? 'since' : 'on'} {dateWords('medium', dueAt!, timeZone)}
                   </span>
                 </li>
               ))}

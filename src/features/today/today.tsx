@@ -11,6 +11,7 @@ import {
   percent,
   plateWords,
 } from '@/features/record/words';
+import { dateWords } from '@/features/record/date-words';
 import { wordsOf, type FamilyWords } from '@/features/record/family-words';
 import { familyOfJob } from '@/core/appliances';
 import { Unequal } from '@/ui/marks';
@@ -341,19 +342,11 @@ function JobRow({
   );
 }
 
-const shortDate = (at: string | Date, timeZone: string): string =>
-  new Intl.DateTimeFormat('en-GB', {
-    weekday: 'short',
-    day: 'numeric',
-    month: 'short',
-    timeZone,
-  }).format(new Date(at));
-
 /** Nothing for today; the weekday for the days before. */
 function dayWord(at: Date, now: Date, timeZone: string): string {
   const day = (date: Date) => longDate(date, timeZone);
   if (day(at) === day(now)) return '';
-  return shortDate(at, timeZone);
+  return dateWords('short', at, timeZone);
 }
 
 function Cell({ children, className = '' }: { children: ReactNode; className?: string }) {
@@ -393,7 +386,7 @@ function nextWords(
   { stage, next, reason, decided, suspects, recheckBy }: Standing,
   timeZone: string,
 ): string {
-  if (recheckBy) return `Look again by ${shortDate(recheckBy, timeZone)}`;
+  if (recheckBy) return `Look again by ${dateWords('short', recheckBy, timeZone)}`;
   if (stage === 'closed') return reason ?? 'Report ready';
   if (stage === 'waiting') return reason ?? 'Waiting for a part';
   if (stage === 'proof') return 'Prove the repair';
