@@ -5,7 +5,7 @@ import { stillHolds, type JobFile } from '../core/job-file';
 import { inThread } from './threads';
 
 /** No page waits longer for its answer: the device works it out then. A long logbook takes the device longer than this server. */
-const patience = { usualMilliseconds: 1200, longMilliseconds: 20_000 };
+const patience = { usualMilliseconds: 1200, longMilliseconds: 10_000 };
 
 /** Answers of so many jobs are kept: a page is opened more often than its job changes. */
 const mostKept = 100;

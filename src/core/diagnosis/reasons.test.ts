@@ -34,4 +34,10 @@ describe('what speaks for a suspect', () => {
     expect(told.at(-1)).toEqual({ entry: 'alone', decibans: 50 });
     expect(told[0]!.entry).toBe(`repeat ${mostReasons + 1}`);
   });
+
+  it('is of what speaks the same the newest', () => {
+    const all = Array.from({ length: mostReasons * 2 }, (_, k) => [`entry ${k}`]);
+    const told = reasonsOf(contributions(...all), () => 0);
+    expect(told.map(({ entry }) => entry)).toEqual(all.slice(mostReasons).map(([id]) => id));
+  });
 });

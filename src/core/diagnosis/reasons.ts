@@ -6,11 +6,11 @@ export interface Reason {
   readonly decibans: number;
 }
 
-/** Nobody reads more reasons than these; an answer with all of a very long logbook, for every suspect, is megabytes. */
+/** Nobody reads more reasons than these; an answer with all of a long logbook, for every suspect, is half of the page. */
 export const mostReasons = 40;
 
 /**
- * The entries that speak for a suspect and against it, in the order of the logbook: all of them, or of a very long logbook
+ * The entries that speak for a suspect and against it, in the order of the logbook: all of them, or of a long logbook
  * those that speak most.
  * @param weightOf The weight of a contribution for the suspect, in decibans, by its place.
  */
@@ -31,14 +31,16 @@ interface Told {
   readonly entryIds: readonly string[];
 }
 
-/** The contributions whose entries speak most, up to so many entries, in their order; of one that is told in part, the newest. */
+/** The contributions whose entries speak most, up to so many entries, in their order; of what speaks the same, the newest. */
 function told(contributions: Belief['contributions'], weights: Float64Array): Told[] {
   const all = contributions.map(({ entryIds }, place): Told => ({ place, entryIds }));
   if (all.reduce((sum, { entryIds }) => sum + entryIds.length, 0) <= mostReasons) return all;
   const weight = ({ place }: Told) => Math.abs(weights[place]!);
   let room = mostReasons;
   const most: Told[] = [];
-  for (const { place, entryIds } of all.toSorted((one, other) => weight(other) - weight(one))) {
+  for (const { place, entryIds } of all
+    .toReversed()
+    .toSorted((one, other) => weight(other) - weight(one))) {
     if (room === 0) break;
     most.push({ place, entryIds: entryIds.slice(-room) });
     room -= Math.min(room, entryIds.length);

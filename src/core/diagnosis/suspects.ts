@@ -15,7 +15,7 @@ export interface Suspect {
   /** Sets of repairs that begin with it, where more than the one; the likeliest first. */
   readonly sets: readonly { readonly repairs: readonly string[]; readonly probability: number }[];
   readonly faults: readonly { readonly id: string; readonly probability: number }[];
-  /** What speaks for it and against it: of a very long logbook what speaks most. */
+  /** What speaks for it and against it: of a long logbook what speaks most. */
   readonly why: readonly Reason[];
 }
 
