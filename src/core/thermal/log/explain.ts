@@ -57,15 +57,20 @@ const roomCelsius = 19;
  */
 export function explainerOf(log: WatchedLog): (tank: TankCase) => Explained {
   const runs = sharedRuns(log);
-  return (tank) => {
+  return ({ design, ...tank }) => {
     let best: Held | undefined;
     const likelihoods: number[] = [];
-    const starts = startsOf(log, tank.standing).map(keyed);
-    const designs = offsetDesigns(tank.design).map(keyed);
-    for (const start of starts) {
-      for (const design of designs) {
-        for (const calling of callingsAtFirst(design.value, start.value)) {
-          const held = runs(tank, design, start, calling);
+    for (const startCelsius of startsOf(log, tank.standing)) {
+      for (const offset of design.thermostats.length > 0 ? dialOffsets : [0]) {
+        const set: TankDesign = {
+          ...design,
+          thermostats: design.thermostats.map((each) => ({
+            ...each,
+            cutOutCelsius: each.cutOutCelsius + offset,
+          })),
+        };
+        for (const calling of callingsAtFirst(set, startCelsius)) {
+          const held = runs({ ...tank, design: set }, startCelsius, calling);
           likelihoods.push(held.logLikelihood);
           if (!best || held.logLikelihood > best.logLikelihood) best = held;
         }
@@ -74,16 +79,6 @@ export function explainerOf(log: WatchedLog): (tank: TankCase) => Explained {
     return { ...best!, logLikelihood: meanOfLogs(likelihoods) };
   };
 }
-
-/** The tank with its dials wherever they may really stand. */
-const offsetDesigns = (design: TankDesign): TankDesign[] =>
-  (design.thermostats.length > 0 ? dialOffsets : [0]).map((offset) => ({
-    ...design,
-    thermostats: design.thermostats.map((each) => ({
-      ...each,
-      cutOutCelsius: each.cutOutCelsius + offset,
-    })),
-  }));
 
 /** As `explainerOf` says, of one tank. */
 export const explainLog = (log: WatchedLog, tank: TankCase): Explained => explainerOf(log)(tank);
@@ -96,40 +91,26 @@ interface SharedRun {
   readonly held: Held;
 }
 
-/** Something with a text that is the same for what is the same. */
-interface Keyed<T> {
-  readonly value: T;
-  readonly key: string;
-}
-
-const keyed = <T>(value: T): Keyed<T> => ({ value, key: JSON.stringify(value) });
-
 function sharedRuns(log: WatchedLog) {
   const step = Math.max(30, log.seconds / 240);
   const draws = drawsOf(log);
   const probes = probesOf(log).map(({ height }) => height);
   const readings = readingsOf(log);
-  const coldestRead = coldestIn(log);
   const known = new Map<string, SharedRun[]>();
 
-  return (
-    tank: Omit<TankCase, 'design'>,
-    design: Keyed<TankDesign>,
-    start: Keyed<readonly number[]>,
-    calling: number,
-  ): Held => {
-    const coldCelsius = Math.max(1, Math.min(coldestRead, tank.coldCelsius));
+  return (tank: TankCase, startCelsius: readonly number[], calling: number): Held => {
+    const coldCelsius = coldOf(log, tank.coldCelsius);
     const { limitTripped } = tank;
-    const key = [design.key, start.key, calling, coldCelsius, limitTripped].join(' ');
+    const key = JSON.stringify([tank.design, startCelsius, calling, coldCelsius, limitTripped]);
     const alike = known.get(key) ?? [];
     const same = alike.find(({ asked }) =>
       [...asked].every(([at, watts]) => isSameHeat(tank.power(at), watts)),
     );
     if (same) return same.held;
     const asked = new Map<number, readonly number[]>();
-    const run = runTank(design.value, {
+    const run = runTank(tank.design, {
       seconds: Math.max(60, log.seconds),
-      startCelsius: start.value,
+      startCelsius,
       calling,
       coldCelsius,
       roomCelsius,
@@ -170,13 +151,16 @@ const probesOf = ({ channels }: WatchedLog) =>
   });
 
 /** Nothing in a tank is colder than what comes into it. */
-const coldestIn = ({ channels }: WatchedLog): number =>
-  channels
-    .filter(({ place }) => place !== 'room')
-    .reduce(
-      (least, { samples }) => samples.reduce((min, { celsius }) => Math.min(min, celsius), least),
-      Infinity,
-    );
+const coldOf = ({ channels }: WatchedLog, usual: number): number =>
+  Math.max(
+    1,
+    channels
+      .filter(({ place }) => place !== 'room')
+      .reduce(
+        (least, { samples }) => samples.reduce((min, { celsius }) => Math.min(min, celsius), least),
+        usual,
+      ),
+  );
 
 /** A thermostat between its two points may call or not, as it was before: both are tried, all of them together. */
 function callingsAtFirst({ thermostats }: TankDesign, startCelsius: readonly number[]): number[] {
