@@ -4,7 +4,7 @@ import '../ui/fonts.css';
 import './globals.css';
 import { KeepGoing } from '@/features/device/keep-going';
 import { Awake } from '@/features/waking/awake';
-import { holdUntilAwake } from '@/features/waking/before-awake';
+import { scriptUntilAwake } from '@/features/waking/before-awake';
 
 export const metadata: Metadata = {
   title: { default: 'Ohmmeter', template: '%s · Ohmmeter' },
@@ -24,7 +24,7 @@ export default async function Layout({ children }: { children: React.ReactNode }
           nonce={nonce}
           // A browser shows no nonce to scripts, so that what React finds there differs.
           suppressHydrationWarning
-          dangerouslySetInnerHTML={{ __html: `(${String(holdUntilAwake)})()` }}
+          dangerouslySetInnerHTML={{ __html: scriptUntilAwake() }}
         />
         {children}
         <Awake />

@@ -32,6 +32,16 @@ describe('the answer that comes with a page', () => {
     expect((await firstAnswer(limited))!.answer).not.toEqual((await firstAnswer(more))!.answer);
   });
 
+  it('is for the check that the page is opened at', async () => {
+    const chosen = 'lower-element-ohms';
+    const first = (await firstAnswer(job, { chosen }))!;
+    expect(first.selected!.expectation.check).toBe(chosen);
+    expect(first.chosen).toBe(chosen);
+    const proposed = (await firstAnswer(job))!;
+    expect(proposed.selected!.expectation.check).toBe(proposed.answer.next!.check);
+    expect(proposed.chosen).toBeUndefined();
+  });
+
   it('does not outlive a proof of dead', async () => {
     vi.useFakeTimers({ toFake: ['Date'], now: new Date(at(9)) });
     const job = emptyJob({ entries: [off(8), dead(9)] });

@@ -22,30 +22,40 @@ interface KeptAnswer {
 const global = globalThis as { ohmmeterFirstAnswers?: Map<string, KeptAnswer> };
 const kept = (): Map<string, KeptAnswer> => (global.ohmmeterFirstAnswers ??= new Map());
 
-/** The bench's answer that comes with the page, if it is known in time. */
-export function firstAnswer(job: JobFile, isLong = false): Promise<BenchAnswer | undefined> {
+/**
+ * The bench's answer that comes with the page, if it is known in time.
+ * @param chosen the check that the page is opened at; the one that is proposed where there is none.
+ */
+export function firstAnswer(
+  job: JobFile,
+  { isLong = false, chosen }: { readonly isLong?: boolean; readonly chosen?: string } = {},
+): Promise<BenchAnswer | undefined> {
   const most = isLong ? patience.longMilliseconds : patience.usualMilliseconds;
   return Promise.race([
-    knownAnswer(job, new Date().toISOString()),
+    knownAnswer(job, chosen, new Date().toISOString()),
     pause(most, undefined, { ref: false }),
   ]);
 }
 
-async function knownAnswer(job: JobFile, now: string): Promise<BenchAnswer | undefined> {
-  const { id } = job.job;
+async function knownAnswer(
+  job: JobFile,
+  chosen: string | undefined,
+  now: string,
+): Promise<BenchAnswer | undefined> {
+  const key = `${job.job.id} ${chosen ?? ''}`;
   const head = JSON.stringify({ ...job, entries: [] });
   const logbook = `${job.entries.length} ${job.entries.at(-1)?.id}`;
-  const before = kept().get(id);
+  const before = kept().get(key);
   if (before?.head === head && before.logbook === logbook) {
     const answer = await before.answer;
     if (answer && stillHolds(answer.state, before.at, now)) return answer;
   }
   // What goes wrong here the device, which then works it out, will tell.
-  const answer = inThread('answers', (service) => service.firstAnswer(job, now)).catch(
+  const answer = inThread('answers', (service) => service.firstAnswer(job, chosen, now)).catch(
     () => undefined,
   );
-  kept().delete(id);
-  kept().set(id, { head, logbook, at: now, answer });
+  kept().delete(key);
+  kept().set(key, { head, logbook, at: now, answer });
   for (const oldest of kept().keys()) {
     if (kept().size <= mostKept) break;
     kept().delete(oldest);

@@ -16,9 +16,9 @@ export const heavy = {
     settleJob(applicationDatabase(), organisationId, jobId),
 
   /** The bench's answer that comes with the page. */
-  firstAnswer(job: JobFile, now: string): BenchAnswer {
+  firstAnswer(job: JobFile, chosen: string | undefined, now: string): BenchAnswer {
     takeStoredTables(job);
-    return benchAnswer(job, undefined, { now, judgeMost: judgedAtOnce });
+    return benchAnswer(job, chosen, { now, judgeMost: judgedAtOnce });
   },
 
   /** The tables of the job's plate, for the devices that work on it, as the text that is sent. */

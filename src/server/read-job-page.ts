@@ -1,5 +1,6 @@
 import 'server-only';
 import { validate as isUuid } from 'uuid';
+import { familyOfJob } from '../core/appliances/all';
 import { asSeenBy, type JobFile } from '../core/job-file';
 import type { BenchAnswer } from '../core/job-diagnosis';
 import type { Organisation, Technician } from '../database/technicians';
@@ -30,13 +31,15 @@ export async function readJobPage(asked: string): Promise<JobPage | NoPage> {
   return typeof read === 'string' ? read : read.page;
 }
 
-/** The same for the bench, with its answer on the way. */
+/** The same for the bench, with its answer on the way: for the check that the page is opened at, where it is one. */
 export async function readBenchPage(
   asked: string,
+  check?: string,
 ): Promise<(JobPage & { readonly first: Promise<BenchAnswer | undefined> }) | NoPage> {
   const read = await readWhole(asked);
   if (typeof read === 'string') return read;
-  return { ...read.page, first: firstAnswer(read.whole, read.page.isLong) };
+  const chosen = familyOfJob(read.whole).isCheckId(check) ? check : undefined;
+  return { ...read.page, first: firstAnswer(read.whole, { isLong: read.page.isLong, chosen }) };
 }
 
 async function readWhole(

@@ -36,7 +36,7 @@ export async function warmUp(): Promise<void> {
       await quiet();
       await inThread('answers', async (service) => {
         await service.tablesFor(job);
-        await service.firstAnswer(job, new Date().toISOString());
+        await service.firstAnswer(job, undefined, new Date().toISOString());
       });
     }
   } catch (error) {

@@ -1,8 +1,13 @@
 'use client';
 
 import { Delete } from 'lucide-react';
+import { useEffectEvent, useLayoutEffect, useRef } from 'react';
+import { flushSync } from 'react-dom';
+import { pressed, typedBefore, type KeypadKey } from './keypad-keys';
 
 export interface KeypadProps {
+  /** What is typed stands for this: nothing typed for one check is handed to another. */
+  readonly typesFor: string;
   readonly text: string;
   onChange(text: string): void;
   onEnter(): void;
@@ -25,6 +30,7 @@ const digitRows = [
 
 /** The application's own keypad: digits, point, over range, unit step or sign, and Enter that repeats the value. */
 export function Keypad({
+  typesFor,
   text,
   onChange,
   onEnter,
@@ -36,11 +42,27 @@ export function Keypad({
 }: KeypadProps) {
   const isKilo = /k$/i.test(text);
   const isBelow = /^[-−]/.test(text);
-  const press = (key: string) => onChange(pressed(text, key));
+  /** A key, by what it does: before the page answers, its attribute is all there is of it. */
+  const key = (does: KeypadKey) => ({
+    'data-types': does,
+    onClick: () => onChange(pressed(text, does)),
+  });
   const keyClass =
     'flex items-center justify-center border-edge min-h-13 text-value font-medium active:bg-well focus-visible:outline-offset-[-3px]';
+  const keypad = useRef<HTMLDivElement>(null);
+  const takeOver = useEffectEvent((event: Event) => {
+    // At once: what was shown until now is taken away after it.
+    flushSync(() => onChange((event as CustomEvent<string>).detail));
+  });
+  useLayoutEffect(() => {
+    const element = keypad.current;
+    element?.addEventListener(typedBefore, takeOver);
+    return () => element?.removeEventListener(typedBefore, takeOver);
+  }, []);
   return (
     <div
+      ref={keypad}
+      data-types-for={typesFor}
       className="grid h-full grid-cols-[1fr_1fr_1fr_1fr] grid-rows-4 select-none"
       role="group"
       aria-label="Keypad"
@@ -52,7 +74,7 @@ export function Keypad({
             type="button"
             className={`${keyClass} border-t border-r`}
             style={{ gridColumn: c + 1, gridRow: r + 1 }}
-            onClick={() => press(digit)}
+            {...key(digit)}
           >
             {digit}
           </button>
@@ -62,7 +84,7 @@ export function Keypad({
         type="button"
         className={`${keyClass} border-t border-r`}
         style={{ gridColumn: 1, gridRow: 4 }}
-        onClick={() => press('0')}
+        {...key('0')}
       >
         0
       </button>
@@ -71,7 +93,7 @@ export function Keypad({
         aria-label="decimal point"
         className={`${keyClass} border-t border-r`}
         style={{ gridColumn: 2, gridRow: 4 }}
-        onClick={() => press('.')}
+        {...key('.')}
       >
         .
       </button>
@@ -80,7 +102,7 @@ export function Keypad({
         aria-label="delete last"
         className={`${keyClass} border-t`}
         style={{ gridColumn: 3, gridRow: 4 }}
-        onClick={() => onChange(text === 'OL' ? '' : text.slice(0, -1))}
+        {...key('delete')}
       >
         <Delete size={26} strokeWidth={1.6} aria-hidden="true" />
       </button>
@@ -90,7 +112,7 @@ export function Keypad({
         aria-label="OL, over range"
         className={`${keyClass} flex-col border-t border-l-2 border-l-rule! leading-tight font-semibold disabled:text-ink-2`}
         style={{ gridColumn: 4, gridRow: 1 }}
-        onClick={() => onChange('OL')}
+        {...key('OL')}
       >
         {goesOver ? 'OL' : ''}
         {goesOver && <span className="text-small font-normal text-ink-2">over range</span>}
@@ -102,7 +124,7 @@ export function Keypad({
           aria-label="below nought"
           className={`${keyClass} flex-col border-t border-l-2 border-l-rule! leading-tight`}
           style={{ gridColumn: 4, gridRow: 2 }}
-          onClick={() => onChange(isBelow ? text.slice(1) : text === 'OL' ? '-' : `-${text}`)}
+          {...key('-')}
         >
           {isBelow ? '+' : '−'}
           <span className="text-small font-normal text-ink-2">
@@ -117,9 +139,7 @@ export function Keypad({
           aria-label="kilo-ohms"
           className={`${keyClass} flex-col border-t border-l-2 border-l-rule! leading-tight disabled:text-ink-2`}
           style={{ gridColumn: 4, gridRow: 2 }}
-          onClick={() =>
-            onChange(isKilo ? text.slice(0, -1) : text === 'OL' || text === '' ? text : `${text}k`)
-          }
+          {...key('k')}
         >
           {hasOhms ? (isKilo ? 'kΩ' : 'Ω') : ''}
           {hasOhms && (
@@ -143,13 +163,4 @@ export function Keypad({
       </button>
     </div>
   );
-}
-
-/** What the text becomes when a key is pressed: digits go before a unit step, and one point is enough. */
-function pressed(text: string, key: string): string {
-  if (text === 'OL') return key === '.' ? '0.' : key;
-  const [number, step] = /k$/i.test(text) ? [text.slice(0, -1), 'k'] : [text, ''];
-  if (key === '.' && /[.,]/.test(number)) return text;
-  if (number.replace(/^[-−]/, '').length >= 7) return text;
-  return `${number}${key}${step}`;
 }

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { baseUrl, currentCheck, isAwake, openJob } from './technician';
+import { baseUrl, currentCheck, isAwake, isPhone, openJob, pressKeys } from './technician';
 
 /** Code that comes long after the page it belongs to, as on a slow phone. */
 async function slowCode(page: Page): Promise<() => Promise<void>> {
@@ -21,9 +21,9 @@ const whyOf = (page: Page) => page.getByRole('button', { name: /Why this one/ })
  * The bench with the answer that comes with the page. A server that is busy gives the page without it after a second, for the
  * device to work it out: without its code there is nothing to be tapped then, and the page is asked for again.
  */
-async function openAsleep(page: Page, jobId: string): Promise<void> {
+async function openAsleep(page: Page, jobId: string, more = ''): Promise<void> {
   await expect(async () => {
-    await page.goto(`${baseUrl()}/jobs/${jobId}`, { waitUntil: 'commit' });
+    await page.goto(`${baseUrl()}/jobs/${jobId}${more}`, { waitUntil: 'commit' });
     await whyOf(page).waitFor({ timeout: 4000 });
   }).toPass({ timeout: 60_000 });
 }
@@ -84,4 +84,75 @@ test('the code of a family that does not come is asked for until it does, and th
   await page.unrouteAll({ behavior: 'wait' });
   await isAwake(page);
   await expect(page.getByRole('button', { name: /Order, live work/ })).toBeVisible();
+});
+
+const display = (page: Page) => page.getByRole('status', { name: 'typed reading' });
+
+/** What is seen there before the page's code: no text of the page, but drawn all the same. */
+const seenEarly = (page: Page) =>
+  display(page).evaluate((each) => {
+    const { content } = getComputedStyle(each, '::before');
+    return content === 'none' ? '' : content.replaceAll('"', '');
+  });
+
+/** A job at the winding of its upper element, whose page has come and whose code has not. */
+async function asleepAtKeypad(page: Page, customer: string) {
+  const jobId = await openJob(page, { kind: 'no-hot-water', customer });
+  await currentCheck(page);
+  const wake = await slowCode(page);
+  await openAsleep(page, jobId, '?check=upper-element-ohms');
+  return { jobId, wake };
+}
+
+test('what is typed before the page answers is seen at once, every key of it, and stands there when it does', async ({
+  page,
+}) => {
+  const { wake } = await asleepAtKeypad(page, 'Early reading');
+  await pressKeys(page, '11.');
+  expect(await seenEarly(page)).toBe('11.');
+  if (isPhone(page)) await expect(display(page)).toBeInViewport();
+  const keypad = page.getByRole('group', { name: 'Keypad' });
+  await pressKeys(page, '77');
+  await keypad.getByRole('button', { name: 'delete last' }).click();
+  // At a desk there are keys of another kind.
+  if (!isPhone(page)) await page.keyboard.type('2');
+  expect(await seenEarly(page)).toBe(isPhone(page) ? '11.7' : '11.72');
+  await wake();
+  await expect(display(page)).toHaveText(isPhone(page) ? '11.7Ω' : '11.72Ω');
+  expect(await seenEarly(page)).toBe('');
+  await expect(keypad.getByRole('button', { name: /^Enter/ })).toHaveText(/Enter11.7/);
+  // And the keypad goes on from there.
+  await pressKeys(page, '2');
+  await expect(display(page)).toHaveText(isPhone(page) ? '11.72Ω' : '11.722Ω');
+});
+
+test('what is typed before the page answers is what stands there, whatever was left there before', async ({
+  page,
+}) => {
+  const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Left over' });
+  await currentCheck(page);
+  await page.goto(`${baseUrl()}/jobs/${jobId}?check=upper-element-ohms`);
+  await isAwake(page);
+  await pressKeys(page, '99');
+  await expect(display(page)).toHaveText('99Ω');
+  const wake = await slowCode(page);
+  await openAsleep(page, jobId, '?check=upper-element-ohms');
+  await pressKeys(page, '12');
+  await wake();
+  await expect(display(page)).toHaveText('12Ω');
+});
+
+test('what is typed for a check is not handed to another one that has come in its place', async ({
+  page,
+}) => {
+  const { wake } = await asleepAtKeypad(page, 'Another check');
+  await pressKeys(page, '11');
+  expect(await seenEarly(page)).toBe('11');
+  // As if what the device knows had put another check there before its code came.
+  await page
+    .getByRole('group', { name: 'Keypad' })
+    .evaluate((keypad) => keypad.setAttribute('data-types-for', 'lower-element-ohms'));
+  await wake();
+  await expect(display(page)).toHaveText('Ω');
+  expect(await seenEarly(page)).toBe('');
 });

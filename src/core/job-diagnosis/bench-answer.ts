@@ -18,6 +18,8 @@ export interface BenchAnswer {
   readonly proof: RepairProof;
   /** Why somebody has to look again even if all is proved. */
   readonly recheck?: Recheck;
+  /** The check that was asked for; the one that is proposed where none was. */
+  readonly chosen?: string;
   readonly selected?: SelectedCheck;
 }
 
@@ -48,6 +50,7 @@ export function benchAnswer(
     judged: judgeLogbook(open, job, options.judgeMost),
     proof: proofOf(open, job),
     recheck: recheckOf(open),
+    chosen,
     selected:
       check === undefined
         ? undefined

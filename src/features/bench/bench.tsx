@@ -63,6 +63,12 @@ export interface BenchProps {
   readonly system: UnitSystem;
 }
 
+const answeredFor = (job: JobFile, answer: BenchAnswer) => ({
+  job,
+  answer,
+  chosen: answer.chosen,
+});
+
 /** The heart: the next check with its keypad and ruler, the suspects, the wiring picture and the logbook. */
 export function Bench(props: BenchProps) {
   return (
@@ -76,9 +82,9 @@ function OpenBench({ initial, first, coming, system }: BenchProps) {
   const family = useFamily();
   const record = useJobRecord(initial);
   const { job } = record;
-  const [came] = useState(() => first && { job: initial, answer: first });
+  const [came] = useState(() => first && answeredFor(initial, first));
   const [comes] = useState(() =>
-    coming?.then((answer) => (answer ? { job: initial, answer } : undefined)),
+    coming?.then((answer) => (answer ? answeredFor(initial, answer) : undefined)),
   );
   // What this device has not sent yet the server's answer does not know.
   const served = record.cameWithMore ? undefined : { came, comes };
@@ -286,6 +292,7 @@ function OpenBench({ initial, first, coming, system }: BenchProps) {
                     <button
                       type="button"
                       className="button min-h-14 w-full border-x-0 text-lead lg:hidden"
+                      data-opens-keypad=""
                       onClick={() => setTyping(check)}
                     >
                       Type what the meter shows
@@ -299,9 +306,11 @@ function OpenBench({ initial, first, coming, system }: BenchProps) {
                     onRead={at.drop}
                   />
                   <div
+                    data-keypad-place=""
                     className={`h-[224px] lg:block lg:h-[min(320px,35dvh)] ${isWaiting ? 'hidden' : ''}`}
                   >
                     <Keypad
+                      typesFor={check}
                       text={at.text}
                       onChange={at.change}
                       onEnter={enterReading}

@@ -74,6 +74,7 @@ export function ReadingDisplay(props: ReadingDisplayProps) {
         <output
           className="flex min-h-[76px] items-baseline text-[72px] leading-[76px] font-semibold text-act lg:min-h-[104px] lg:text-[104px] lg:leading-[104px]"
           aria-label="typed reading"
+          data-typed-display=""
         >
           {typedNumber}
           <span className="ml-3 text-[0.55em] font-medium">{symbol}</span>

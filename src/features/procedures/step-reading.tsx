@@ -84,6 +84,7 @@ export function StepReading({
       )}
       <label className="mt-2 block">
         <span className="sr-only">{words.check(check)}, value</span>
+        <span className="text-title font-semibold text-act" data-typed-display="" />
         <input
           className="field text-title font-semibold text-act"
           inputMode="none"
@@ -103,6 +104,7 @@ export function StepReading({
       )}
       <div className="mt-2 h-60">
         <Keypad
+          typesFor={`${run.run} ${check}`}
           text={text}
           onChange={(next) => {
             setProblem(undefined);

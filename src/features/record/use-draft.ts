@@ -1,6 +1,6 @@
 'use client';
 
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useLayoutEffect, useRef, useState } from 'react';
 import { readDraft, writeDraft } from '@/features/device/store';
 import { keepDraft, type DraftChange, type DraftKeeper } from './draft-keeper';
 
@@ -20,7 +20,8 @@ const kept = (key: string, tell: (text: string) => void): DraftKeeper =>
 export function useDraft(key: string): [text: string, setText: (by: DraftChange) => void] {
   const [state, setState] = useState<{ key: string; text: string }>({ key, text: '' });
   const open = useRef<{ readonly key: string; readonly keeper: DraftKeeper }>(undefined);
-  useEffect(() => {
+  // Before anything can be typed: what was typed while the page slept is handed over as soon as it is there.
+  useLayoutEffect(() => {
     const keeper = kept(key, (text) => setState({ key, text }));
     open.current = { key, keeper };
     return () => keeper.leave();

@@ -81,6 +81,7 @@ export function ReadingDialog({
       )}
       <div className="h-[264px] border-t border-edge">
         <Keypad
+          typesFor={`log ${place ?? ''}`}
           text={text}
           onChange={(next) => {
             setText(next);

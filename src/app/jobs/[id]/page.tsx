@@ -4,8 +4,15 @@ import { Present } from '@/features/record/technician-context';
 import { LongJob } from '@/features/without-server/long-job';
 import { readBenchPage } from '@/server/read-job-page';
 
-export default async function Page({ params }: { params: Promise<{ id: string }> }) {
-  const page = await readBenchPage((await params).id);
+export default async function Page({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ id: string }>;
+  searchParams: Promise<{ check?: string | string[] }>;
+}) {
+  const check = [(await searchParams).check ?? []].flat()[0];
+  const page = await readBenchPage((await params).id, check);
   if (page === 'no-firm') redirect('/setup');
   if (page === 'no-job') notFound();
   if (page.isLong) return <LongJob {...page} page="bench" />;
