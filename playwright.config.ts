@@ -34,7 +34,8 @@ export default defineConfig({
   projects: [
     {
       name: 'desk',
-      // What a hand at the unit does runs once, on a phone.
+      // What a hand at the unit does runs once, on a phone. A long way through a job runs at one size; each page is looked at
+      // in both (accessibility.spec.ts), and the bench is worked at in both.
       grepInvert: /@phone/,
       use: {
         ...devices['Desktop Chrome'],

@@ -116,7 +116,7 @@ async function takeStep(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Done', exact: true }).click();
 }
 
-test('a blocked plate exchanger is found from the race of the flow, exchanged, and proved by the slow climb', async ({
+test('a blocked plate exchanger is found from the race of the flow, exchanged, and proved by the slow climb @phone', async ({
   page,
 }) => {
   test.setTimeout(300_000);
@@ -158,7 +158,7 @@ test('a blocked plate exchanger is found from the race of the flow, exchanged, a
   await expect(level(page, 'Its flow climbs slowly')).toContainText(': seen', { timeout: 60_000 });
 });
 
-test('a choked hose is found from flow and return at an open tap', async ({ page }) => {
+test('a choked hose is found from flow and return at an open tap @desk', async ({ page }) => {
   test.setTimeout(200_000);
   const plate = boiler.plateOf(sampleUnit(boiler, { input: '26400' }));
   await server.hands!({ do: 'new', family: boiler.id, plate, faults: ['hose.choked'], seed: 5 });

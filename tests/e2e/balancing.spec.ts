@@ -59,7 +59,7 @@ async function firstMove(page: Page): Promise<string | undefined> {
   return name;
 }
 
-test('nine radiators are balanced by their surfaces, and their turns stand on the report', async ({
+test('nine radiators are balanced by their surfaces, and their turns stand on the report @phone', async ({
   page,
 }) => {
   test.setTimeout(240_000);

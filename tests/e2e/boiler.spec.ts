@@ -60,7 +60,7 @@ async function equip(page: Page): Promise<void> {
   await expect(limits).toHaveCount(0);
 }
 
-test('a burnt joint is found along the chain, and its panel exchanged for one laid out otherwise', async ({
+test('a burnt joint is found along the chain, and its panel exchanged for one laid out otherwise @phone', async ({
   page,
 }) => {
   test.setTimeout(240_000);
@@ -112,7 +112,7 @@ test('a burnt joint is found along the chain, and its panel exchanged for one la
   await isSound(page);
 });
 
-test('a cracked burner is named from its flue gas, and proved by looking at it', async ({
+test('a cracked burner is named from its flue gas, and proved by looking at it @desk', async ({
   page,
 }) => {
   await open(page, 'noise', 'Crack');
@@ -163,7 +163,7 @@ test('a cylinder that stays cold by its own limit is a setting, and no fault', a
   await leads(page, 'Settings');
 });
 
-test('a lockout is followed to the step where the sequence stops', async ({ page }) => {
+test('a lockout is followed to the step where the sequence stops @phone', async ({ page }) => {
   const jobId = await open(page, 'code', 'Lockout');
   await page.goto(`${baseUrl()}/jobs/${jobId}/procedures`);
   await press(page, 'Start: Watch the sequence');

@@ -30,7 +30,7 @@ const file = (name: string, text: string) => ({
   buffer: Buffer.from(text),
 });
 
-test('an analyser’s file is read in, mapped, judged beside its limits, and stops where it must', async ({
+test('an analyser’s file is read in, mapped, judged beside its limits, and stops where it must @desk', async ({
   page,
 }) => {
   const jobId = await open(page, 'Printout');
@@ -88,7 +88,9 @@ test('of air nothing follows: no loss, no efficiency, nothing right', async ({ p
   await expect(page.getByRole('row', { name: /no flame/ })).toContainText('air, of which nothing');
 });
 
-test('burners are looked at one by one, and the worst of them is the finding', async ({ page }) => {
+test('burners are looked at one by one, and the worst of them is the finding @phone', async ({
+  page,
+}) => {
   const jobId = await open(page, 'Burners');
   await page.goto(`${baseUrl()}/jobs/${jobId}/combustion`);
   const add = page.getByRole('button', { name: 'Burner', exact: true });

@@ -33,7 +33,7 @@ function controllerLog(): Buffer {
   return Buffer.from(lines.join('\n'));
 }
 
-test('a buffer sensor out of its pocket is found, pushed home, and seen in the log', async ({
+test('a buffer sensor out of its pocket is found, pushed home, and seen in the log @phone', async ({
   page,
 }) => {
   test.setTimeout(120_000);

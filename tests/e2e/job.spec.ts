@@ -23,7 +23,7 @@ const onPhone = 102;
 for (const { fault, seed } of hiddenFaults) {
   test(
     `${fault} is found, repaired, proved and reported`,
-    { tag: seed === onPhone ? [] : '@desk' },
+    { tag: seed === onPhone ? '@phone' : '@desk' },
     async ({ page }) => {
       const unit = simulateUnit(simulatedTwoElement, plate4500, seededRandom(seed), {
         faults: [fault],
@@ -75,7 +75,7 @@ for (const { fault, seed } of hiddenFaults) {
   );
 }
 
-test('a small tank with one element is diagnosed the same way', async ({ page }) => {
+test('a small tank with one element is diagnosed the same way @phone', async ({ page }) => {
   const plate = electricStorageOneElement.plateOf({
     unit: {
       family: electricStorageOneElement.id,

@@ -59,7 +59,7 @@ test('two buttons that are tapped before the page answers are both done, in thei
   await expect(page.getByText(/Order, live work/)).toHaveCount(1);
 });
 
-test('the code of a family that does not come is asked for until it does, and the tap is done then', async ({
+test('the code of a family that does not come is asked for until it does, and the tap is done then @desk', async ({
   page,
 }) => {
   const jobId = await openJob(page, {

@@ -30,7 +30,9 @@ async function read(page: Page, check: string, value: number): Promise<void> {
   await enterAnswer(page, family, check, { kind: 'number', value });
 }
 
-test('a cylinder that does not call is explained as no fault, with its sum', async ({ page }) => {
+test('a cylinder that does not call is explained as no fault, with its sum @desk', async ({
+  page,
+}) => {
   await open(page, 'no-hot-water', 'Sum');
   await isAwake(page);
   await read(page, 'display-stored-temperature', 54);
@@ -45,7 +47,7 @@ test('a cylinder that does not call is explained as no fault, with its sum', asy
   await isSound(page);
 });
 
-test('a receiver that hung is found, and restarted by its procedure', async ({ page }) => {
+test('a receiver that hung is found, and restarted by its procedure @phone', async ({ page }) => {
   test.setTimeout(240_000);
   const unit = simulateUnit(
     simulatedFamilyOf(family.id),
