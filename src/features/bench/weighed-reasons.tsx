@@ -2,6 +2,7 @@ import type { Diagnosis } from '@/core/job-diagnosis';
 import type { JobFile } from '@/core/job-file';
 import type { UnitSystem } from '@/core/quantities';
 import { useWords } from '@/features/record/family-context';
+import { toldOnce } from './told-once';
 
 type Why = Diagnosis['suspects'][number]['why'];
 
@@ -30,18 +31,26 @@ export function WeighedReasons({
   most: number;
 }) {
   const words = useWords();
-  const telling = weighed(why).slice(0, most);
+  const line = (each: Why[number]) => ({
+    entry: each.entry,
+    weight: `${each.decibans >= 0 ? '+' : '−'}${Math.abs(Math.round(each.decibans))}`,
+    said: words.evidence(job, each.entry, system),
+  });
+  const telling = toldOnce(weighed(why).map(line), (each) => `${each.weight} ${each.said}`).slice(
+    0,
+    most,
+  );
   if (telling.length > 0) {
     return (
       <>
         <ul className="my-1 text-small">
-          {telling.map((each) => (
-            <li key={each.entry} className="flex gap-3 border-b border-hair py-1">
-              <span className="w-8 shrink-0 text-right font-semibold">
-                {each.decibans >= 0 ? '+' : '−'}
-                {Math.abs(Math.round(each.decibans))}
+          {telling.map(({ line: { entry, weight, said }, times }) => (
+            <li key={entry} className="flex gap-3 border-b border-hair py-1">
+              <span className="w-8 shrink-0 text-right font-semibold">{weight}</span>
+              <span>
+                {said}
+                {timesWords(times)}
               </span>
-              {words.evidence(job, each.entry, system)}
             </li>
           ))}
         </ul>
@@ -52,18 +61,23 @@ export function WeighedReasons({
   if (why.length < 2) {
     return <p className="pb-2 text-small text-ink-2">Nothing has spoken for or against it yet.</p>;
   }
+  const needless = toldOnce(why.map(line), (each) => each.said).slice(-most);
   return (
     <>
       <p className="text-small text-ink-2">
         None of these decides alone: without any one of them it would stand as it does.
       </p>
       <ul className="my-1 text-small">
-        {why.slice(-most).map((each) => (
-          <li key={each.entry} className="border-b border-hair py-1">
-            {words.evidence(job, each.entry, system)}
+        {needless.map(({ line: { entry, said }, times }) => (
+          <li key={entry} className="border-b border-hair py-1">
+            {said}
+            {timesWords(times)}
           </li>
         ))}
       </ul>
     </>
   );
 }
+
+/** Not how often: of a long logbook not every one of the same weight is here (`mostReasons`). */
+const timesWords = (times: number): string => (times > 1 ? ', more than once' : '');
