@@ -5,7 +5,7 @@ import { v7 as newId } from 'uuid';
 import type { Constraints, Entry, JobFile } from '@/core/job-file';
 import { mergeEntries, ownEntries, stampAfter } from './merge-entries';
 import { keepJob } from '@/features/device/kept-jobs';
-import { sendWhatWaits } from '@/features/device/outbox';
+import { sendSoon } from '@/features/device/outbox';
 import { sendAll, sendStraight } from '@/features/device/send';
 import {
   inTime,
@@ -124,7 +124,7 @@ export function useJobRecord(initial: JobFile): JobRecord {
         return true;
       }
       setOwn((before) => [...before, ...made.filter(({ id }) => before.every((e) => e.id !== id))]);
-      void sendWhatWaits();
+      sendSoon();
       return true;
     },
     [technician.id, jobId],
