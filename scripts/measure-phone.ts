@@ -40,15 +40,6 @@ const stopwatch = `{
     const isFree = document.querySelector('main')?.getAttribute('aria-busy') === 'false';
     seen.usable ??= isAwake && isFree ? performance.now() : undefined;
   };
-  // From the finger, whatever the page was at then, to the paint that shows what it typed.
-  const early = (seen.early = []);
-  addEventListener('click', (event) => {
-    if (!event.target.closest('[data-types]')) return;
-    const isEarly = document.documentElement.dataset.awake === undefined;
-    requestAnimationFrame(() => setTimeout(() => {
-      if (isEarly) early.push({ at: performance.now(), took: performance.now() - event.timeStamp });
-    }));
-  }, true);
   new MutationObserver(look).observe(document, {
     subtree: true, childList: true, attributes: true, attributeFilter: ['aria-busy', 'data-awake'],
   });
@@ -78,37 +69,6 @@ async function visit(page: Page, address: string) {
       ]),
     ),
   }));
-}
-
-interface Spot {
-  readonly x: number;
-  readonly y: number;
-}
-
-/** Where a button is, by what it says. */
-const spotOf = (page: Page, words: string): Promise<Spot | undefined> =>
-  page.evaluate((said) => {
-    const button = [...document.querySelectorAll('button')].find(
-      (each) => each.textContent?.trim() === said && each.offsetParent !== null,
-    );
-    const box = button?.getBoundingClientRect();
-    return box && { x: box.x + box.width / 2, y: box.y + box.height / 2 };
-  }, words);
-
-/** Types on a page that is still taking in its code, as fast as it takes taps, and gives what it noted of them. */
-async function typeEarly(page: Page, address: string, ask: Spot, key: Spot) {
-  const from = performance.now();
-  await page.goto(address, { waitUntil: 'commit' });
-  for (let k = 0; performance.now() - from < longestVisit / 2; k++) {
-    // The keys are asked for as soon as the page is there; that place is one of them then.
-    const { x, y } = k % 3 === 0 ? ask : key;
-    await page.touchscreen.tap(x, y);
-    await page.waitForTimeout(100);
-  }
-  const { early } = await page.evaluate(
-    () => (window as unknown as { seenAfter: { early: { at: number; took: number }[] } }).seenAfter,
-  );
-  return early;
 }
 
 const line = (what: string, values: number[], unit = 'ms') =>
@@ -161,37 +121,6 @@ try {
   line('cold visit, usable', cold.usable);
   line('warm visit, the check shown', warm.shown);
   line('warm visit, usable', warm.usable);
-
-  const atCheck = `${address}?check=upper-element-ohms`;
-  const first = { cold: [] as number[], warm: [] as number[] };
-  const took = { cold: [] as number[], warm: [] as number[] };
-  for (let k = 0; k < visits; k++) {
-    const context = await browser.newContext(phone);
-    const seen = await slowPage(context);
-    await visit(seen, atCheck);
-    const ask = (await spotOf(seen, 'Type what the meter shows'))!;
-    await seen.touchscreen.tap(ask.x, ask.y);
-    await seen.waitForTimeout(500);
-    const key = (await spotOf(seen, '5'))!;
-    await context.close();
-    const device = await browser.newContext(phone);
-    for (const round of ['cold', 'second', 'third', 'warm'] as const) {
-      const page = await slowPage(device);
-      const early = await typeEarly(page, atCheck, ask, key);
-      if ((round === 'cold' || round === 'warm') && early.length > 0) {
-        first[round].push(early[0]!.at);
-        took[round].push(...early.map((each) => each.took));
-      }
-      await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
-      await page.close();
-    }
-    await device.close();
-  }
-  for (const round of ['cold', 'warm'] as const) {
-    if (first[round].length === 0) continue;
-    line(`${round} visit, the first key that is typed shown`, first[round]);
-    line(`${round} visit, a key to the paint after it while the code comes`, took[round]);
-  }
 
   for (let k = 0; k < entriesInLogbook; k++) {
     const entry = {
