@@ -4,7 +4,8 @@
  * hand, a broken disk or somebody curious would. Usage:
  *   OHMMETER_OWNER_DATABASE_URL="$(bash scripts/postgres-cluster.sh start)" node --import tsx scripts/mutate-files.ts 50000 [SEED]
  */
-import { readFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { diagnose, expectIn, validate } from '../src/cli/commands';
 import { families } from '../src/core/appliances/all';
@@ -141,6 +142,9 @@ function judgeTime(what: string, text: string, milliseconds: number): void {
   counts.slow += 1;
   const named = `${what} of ${/"family":"([^"]*)"/.exec(text)?.[1]}`;
   slow.set(named, (slow.get(named) ?? 0) + 1);
+  // Kept, to be timed by itself: whether the file was slow or the machine is not to be seen from here.
+  writeFileSync(path.join(tmpdir(), `ohmmeter-slow-${seed}-${counts.slow}.json`), text);
+  console.log(`${milliseconds.toFixed(0)} ms: ${named}`);
 }
 
 function timed<T>(what: string, text: string, work: () => T): T | undefined {
