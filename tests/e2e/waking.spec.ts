@@ -96,18 +96,18 @@ const seenEarly = (page: Page) =>
   });
 
 /** A job at the winding of its upper element, whose page has come and whose code has not. */
-async function asleepAtKeypad(page: Page, customer: string) {
+async function asleepAtKeypad(page: Page, customer: string): Promise<() => Promise<void>> {
   const jobId = await openJob(page, { kind: 'no-hot-water', customer });
   await currentCheck(page);
   const wake = await slowCode(page);
   await openAsleep(page, jobId, '?check=upper-element-ohms');
-  return { jobId, wake };
+  return wake;
 }
 
 test('what is typed before the page answers is seen at once, every key of it, and stands there when it does', async ({
   page,
 }) => {
-  const { wake } = await asleepAtKeypad(page, 'Early reading');
+  const wake = await asleepAtKeypad(page, 'Early reading');
   await pressKeys(page, '11.');
   expect(await seenEarly(page)).toBe('11.');
   if (isPhone(page)) await expect(display(page)).toBeInViewport();
@@ -145,7 +145,7 @@ test('what is typed before the page answers is what stands there, whatever was l
 test('what is typed for a check is not handed to another one that has come in its place', async ({
   page,
 }) => {
-  const { wake } = await asleepAtKeypad(page, 'Another check');
+  const wake = await asleepAtKeypad(page, 'Another check');
   await pressKeys(page, '11');
   expect(await seenEarly(page)).toBe('11');
   // As if what the device knows had put another check there before its code came.
