@@ -85,30 +85,35 @@ export const explainLog = (log: WatchedLog, tank: TankCase): Explained => explai
 
 type Held = ReturnType<typeof weigh> & { readonly run: TankResult };
 
-/** A run with the heat that was asked of it: every tank that is the same, and gives the same where it is asked, has this run. */
-interface SharedRun {
-  readonly asked: ReadonlyMap<number, readonly number[]>;
-  readonly held: Held;
-}
-
+/**
+ * Runs of tanks, each known by what it was asked and how it answered: by all that is the same for any heat, and then by the
+ * heat of one thermostats' calling after the other. Two that answered alike so far are asked the same next, so that what
+ * is behind a way is the next calling that is asked for, or the run that it ended in.
+ */
 function sharedRuns(log: WatchedLog) {
   const step = Math.max(30, log.seconds / 240);
   const draws = drawsOf(log);
   const probes = probesOf(log).map(({ height }) => height);
   const readings = readingsOf(log);
-  const known = new Map<string, SharedRun[]>();
+  const coldest = coldestOf(log);
+  const known = new Map<string, number | Held>();
 
-  return (tank: TankCase, startCelsius: readonly number[], calling: number): Held => {
-    const coldCelsius = coldOf(log, tank.coldCelsius);
+  return (
+    { design, power, ...tank }: TankCase,
+    startCelsius: readonly number[],
+    calling: number,
+  ) => {
+    // Nothing in a tank is colder than what comes into it.
+    const coldCelsius = Math.max(1, Math.min(coldest, tank.coldCelsius));
     const { limitTripped } = tank;
-    const key = JSON.stringify([tank.design, startCelsius, calling, coldCelsius, limitTripped]);
-    const alike = known.get(key) ?? [];
-    const same = alike.find(({ asked }) =>
-      [...asked].every(([at, watts]) => isSameHeat(tank.power(at), watts)),
-    );
-    if (same) return same.held;
+    const begin = JSON.stringify([design, startCelsius, calling, coldCelsius, limitTripped]);
+    let way = begin;
+    for (let next = known.get(way); next !== undefined; next = known.get(way)) {
+      if (typeof next !== 'number') return next;
+      way += answered(next, power(next));
+    }
     const asked = new Map<number, readonly number[]>();
-    const run = runTank(tank.design, {
+    const run = runTank(design, {
       seconds: Math.max(60, log.seconds),
       startCelsius,
       calling,
@@ -116,7 +121,7 @@ function sharedRuns(log: WatchedLog) {
       roomCelsius,
       draws,
       power: (at) => {
-        const watts = asked.get(at) ?? tank.power(at);
+        const watts = asked.get(at) ?? power(at);
         asked.set(at, watts);
         return watts;
       },
@@ -128,14 +133,18 @@ function sharedRuns(log: WatchedLog) {
       longestStepSecond: step,
       probes,
     });
-    const held = { ...weigh(readings, run), run };
-    known.set(key, [...alike, { asked, held }]);
+    const held: Held = { ...weigh(readings, run), run };
+    way = begin;
+    for (const [at, watts] of asked) {
+      known.set(way, at);
+      way += answered(at, watts);
+    }
+    known.set(way, held);
     return held;
   };
 }
 
-const isSameHeat = (one: readonly number[], other: readonly number[]): boolean =>
-  one.every((watt, k) => watt === other[k]);
+const answered = (calling: number, watts: readonly number[]) => `;${calling}=${watts.join('+')}`;
 
 const meanOfLogs = (values: readonly number[]): number => {
   const most = Math.max(...values);
@@ -150,17 +159,13 @@ const probesOf = ({ channels }: WatchedLog) =>
     return height === undefined ? [] : [{ place, height }];
   });
 
-/** Nothing in a tank is colder than what comes into it. */
-const coldOf = ({ channels }: WatchedLog, usual: number): number =>
-  Math.max(
-    1,
-    channels
-      .filter(({ place }) => place !== 'room')
-      .reduce(
-        (least, { samples }) => samples.reduce((min, { celsius }) => Math.min(min, celsius), least),
-        usual,
-      ),
-  );
+const coldestOf = ({ channels }: WatchedLog): number =>
+  channels
+    .filter(({ place }) => place !== 'room')
+    .reduce(
+      (least, { samples }) => samples.reduce((min, { celsius }) => Math.min(min, celsius), least),
+      Infinity,
+    );
 
 /** A thermostat between its two points may call or not, as it was before: both are tried, all of them together. */
 function callingsAtFirst({ thermostats }: TankDesign, startCelsius: readonly number[]): number[] {

@@ -102,12 +102,13 @@ export function runTank(design: TankDesign, course: TankCourse): TankResult {
   let isTripped = course.limitTripped ?? false;
   let limitTrippedAtSecond: number | undefined;
   const inHeater = design.heaters.map(() => 0);
+  const cold = design.heaters.map(() => 0);
   const everySecond = course.sampleEverySecond ?? 60;
   const samples: TankSample[] = [];
   const energy = { heated: 0, drawn: 0, lost: 0 };
   const heatAtStart = heatIn(layers);
   const between = exchange(litre, count);
-  const lossOfLayer = design.lossWattPerKelvin / count;
+  const lukewarm = course.roomCelsius * usualHeat;
   const draws = [...course.draws].sort((one, other) => one.atSecond - other.atSecond);
   const changes = changeTimes(course, draws);
 
@@ -115,30 +116,26 @@ export function runTank(design: TankDesign, course: TankCourse): TankResult {
   let nextSample = 0;
   let change = 0;
   for (;;) {
-    const draw = draws.find(
-      ({ atSecond, durationSecond }) => atSecond <= second && second < atSecond + durationSecond,
-    );
+    const draw = drawnAt(draws, second);
     const outlet = topCelsius();
     const flow = draw ? hotFlow(draw, outlet, course.coldCelsius) : 0;
     const isOn = !isTripped && isSwitchedOn(course.switches, second);
-    const watt = isOn ? course.power(calling) : design.heaters.map(() => 0);
+    const watt = isOn ? course.power(calling) : cold;
     if (second >= nextSample - 1e-9) {
-      samples.push({
+      const outletCelsius = withShortCircuit(design, outlet, course.coldCelsius, flow);
+      const sample = {
         second,
-        outletCelsius: withShortCircuit(design, outlet, course.coldCelsius, flow),
-        ...(draw && 'wantedCelsius' in draw
-          ? {
-              mixedCelsius: Math.min(
-                draw.wantedCelsius,
-                withShortCircuit(design, outlet, course.coldCelsius, flow),
-              ),
-            }
-          : {}),
-        probeCelsius: probesAt.map(celsiusAt),
+        outletCelsius,
+        probeCelsius: celsiusOf(layers, probesAt),
         calling,
         watt,
         litrePerMinute: flow,
-      });
+      };
+      samples.push(
+        draw && 'wantedCelsius' in draw
+          ? { ...sample, mixedCelsius: Math.min(draw.wantedCelsius, outletCelsius) }
+          : sample,
+      );
       nextSample += everySecond;
       if (course.stopWhen?.(energy) === true) break;
     }
@@ -151,7 +148,7 @@ export function runTank(design: TankDesign, course: TankCourse): TankResult {
         if (each.atSecond === at) cutOut[each.thermostat] = each.cutOutCelsius;
       if (course.resets?.includes(at)) isTripped = false;
     }
-    const kilogramPerSecond = (flow / 60_000) * waterDensity(Math.min(95, outlet));
+    const kilogramPerSecond = flow > 0 ? (flow / 60_000) * waterDensity(Math.min(95, outlet)) : 0;
     let step = Math.min(
       course.longestStepSecond ?? usualLongestStep,
       course.seconds - second,
@@ -182,16 +179,11 @@ export function runTank(design: TankDesign, course: TankCourse): TankResult {
       }
       if (through !== 0) layers.heat[heaterAt[k]!]! += through / layers.mass[heaterAt[k]!]!;
     }
-    for (let k = 0; k < layers.mass.length; k++) {
-      const mass = layers.mass[k]!;
-      if (mass < 1e-6) continue;
-      const share = mass / (kilogram / count);
-      // A loss need not know its kelvin to the hundredth.
-      const kelvin = layers.heat[k]! / usualHeat - course.roomCelsius;
-      const lost = lossOfLayer * share * kelvin * step;
-      layers.heat[k]! -= lost / mass;
-      energy.lost += lost;
-    }
+    energy.lost += lose(
+      layers,
+      ((design.lossWattPerKelvin / kilogram) * step) / usualHeat,
+      lukewarm,
+    );
     conduct(layers, between * step);
     settle(layers);
     second += step;
@@ -219,6 +211,19 @@ export function runTank(design: TankDesign, course: TankCourse): TankResult {
       stored: heatIn(layers) - heatAtStart + inHeater.reduce((sum, each) => sum + each, 0),
     },
   };
+}
+
+function drawnAt<D extends Draw>(draws: readonly D[], second: number): D | undefined {
+  for (const draw of draws) {
+    if (draw.atSecond <= second && second < draw.atSecond + draw.durationSecond) return draw;
+  }
+  return undefined;
+}
+
+function celsiusOf({ heat }: Layers, layers: readonly number[]): number[] {
+  const found: number[] = [];
+  for (const layer of layers) found.push(celsiusOfEnthalpy(heat[layer]!));
+  return found;
 }
 
 const hottestStartCelsius = 95;
@@ -289,7 +294,11 @@ function drawWithoutDipTube(layers: Layers, kilogram: number, coldHeat: number):
   return left;
 }
 
-const totalOf = ({ mass }: Layers) => mass.reduce((sum, each) => sum + each, 0);
+function totalOf({ mass }: Layers): number {
+  let sum = 0;
+  for (const each of mass) sum += each;
+  return sum;
+}
 
 /** Heat that passes between neighbours, in W/K. */
 function exchange(litre: number, count: number): number {
@@ -299,16 +308,42 @@ function exchange(litre: number, count: number): number {
   return (conductivity * area) / ((width * slenderness) / count);
 }
 
+/**
+ * Each kilogram loses by how much warmer it is than the room; gives what all lose, in joules. A loss need not know its kelvin
+ * to the hundredth.
+ * @param share of the heat above the room's that is lost in this step.
+ */
+function lose({ mass, heat }: Layers, share: number, roomHeat: number): number {
+  let lost = 0;
+  for (let k = 0; k < mass.length; k++) {
+    const each = share * (heat[k]! - roomHeat);
+    heat[k]! -= each;
+    lost += each * mass[k]!;
+  }
+  return lost;
+}
+
 /** @param joulePerKelvin what passes in this step for each kelvin between neighbours. */
 function conduct({ mass, heat }: Layers, joulePerKelvin: number): void {
-  for (let k = 1; k < mass.length - 1; k++) {
-    const [low, high] = [mass[k]!, mass[k + 1]!];
-    const least = Math.min(low, high);
-    if (least < 1e-6) continue;
-    const passed = Math.min(joulePerKelvin / usualHeat, 0.4 * least) * (heat[k + 1]! - heat[k]!);
-    heat[k]! += passed / low;
-    heat[k + 1]! -= passed / high;
+  const last = mass.length - 1;
+  const perHeat = joulePerKelvin / usualHeat;
+  // The inner ones all weigh the same.
+  const inner = mass[1]!;
+  const share = Math.min(perHeat, 0.4 * inner) / inner;
+  let below = heat[1]!;
+  for (let k = 2; k < last; k++) {
+    const above = heat[k]!;
+    const passed = share * (above - below);
+    heat[k - 1] = below + passed;
+    below = above - passed;
   }
+  heat[last - 1] = below;
+  const end = mass[last]!;
+  const least = Math.min(inner, end);
+  if (least < 1e-6) return;
+  const passed = Math.min(perHeat, 0.4 * least) * (heat[last]! - below);
+  heat[last - 1] = below + passed / inner;
+  heat[last]! -= passed / end;
 }
 
 const isSwitchedOn = (switches: TankCourse['switches'], second: number): boolean => {
