@@ -12,6 +12,7 @@ export * from './burner';
 export * from './consequences';
 export * from './exchanger';
 export * from './friction';
+export * from './known-taps';
 export * from './links';
 export * from './network';
 export * from './properties';

@@ -66,10 +66,10 @@ export function runTap(heater: TapHeater, draw: TapDraw): TapCourse {
   const { litrePerMinute, coldCelsius, seconds, stepSecond = usualStepSecond } = draw;
   if (!(litrePerMinute > 0)) throw new RangeError('a tap that is shut warms nothing');
   const count = Math.round(seconds / stepSecond);
-  const flowCelsius = new Float64Array(count);
-  const returnCelsius = new Float64Array(count);
-  const tapCelsius = new Float64Array(count);
-  const watts = new Float64Array(count);
+  // One piece of memory for all four: to ask for each took longer than a third of the run.
+  const memory = new Float64Array(4 * count).buffer;
+  const at = (k: number) => new Float64Array(memory, k * count * 8, count);
+  const [flowCelsius, returnCelsius, tapCelsius, watts] = [at(0), at(1), at(2), at(3)];
   const { primary, tapBodyJoulePerKelvin: tapBody, tapOffsetKelvin, flowOffsetKelvin } = heater;
   const cold = streamWattPerKelvin(litrePerMinute);
   const through = primary ? streamWattPerKelvin(primary.litrePerMinute) : 0;
@@ -145,6 +145,8 @@ export interface CourseFeatures {
   readonly meanWatt: number;
   readonly flowCelsius: number;
   readonly returnCelsius: number;
+  /** Somewhere the water boiled. */
+  readonly boils: boolean;
 }
 
 /** Warming up takes so much of a course, and settling so much. */
@@ -184,5 +186,6 @@ export function featuresOf(course: TapCourse): CourseFeatures {
     meanWatt: mean(watt),
     flowCelsius: mean(flowCelsius),
     returnCelsius: mean(returnCelsius),
+    boils: course.boils,
   };
 }

@@ -1,5 +1,4 @@
 import {
-  featuresOf,
   flowThrough,
   grossJoulePerCubicMetre,
   hotPascal,
@@ -11,14 +10,16 @@ import {
   pump,
   reducedBore,
   resistanceOfLoss,
-  runTap,
   solveNet,
   streamWattPerKelvin,
+  tapCourse,
+  tapFeatures,
   throughRadiator,
   turbineShows,
   type CourseFeatures,
   type FlowLimit,
   type TapCourse,
+  type TapDraw,
   type TapHeater,
 } from '../../water';
 import { fireSignals, isDisplayLit, runFire, type GasPressures } from '../gas-fired/fire';
@@ -210,16 +211,25 @@ const transferOf = (e: Elements, size: number, primary: number, tap: number): nu
 
 /** The two minutes after a tap was opened; undefined where it does not burn for it. @param signals of the unit. */
 export function courseOf(unit: CombiUnit, signals: Readonly<Signals>): TapCourse | undefined {
+  const drawn = drawnFrom(unit, signals);
+  return drawn && tapCourse(...drawn);
+}
+
+function drawnFrom(
+  unit: CombiUnit,
+  signals: Readonly<Signals>,
+): readonly [TapHeater, TapDraw] | undefined {
   if (!isTap(unit) || signals.lit! < 0.5 || !(signals['boiler.flow']! > 0)) return undefined;
   const cold = unit.elements['mains.celsius'];
-  return runTap(tapHeaterOf(unit, signals), {
+  const draw = {
     litrePerMinute: signals['boiler.flow']!,
     coldCelsius: cold,
     startFlowCelsius: unit.state.known['flow.start'] ?? startFlowCelsius,
     startTapCelsius: cold,
     seconds: watchedSeconds,
     stepSecond,
-  });
+  };
+  return [tapHeaterOf(unit, signals), draw];
 }
 
 const heat: Stage<CombiUnit> = {
@@ -260,13 +270,13 @@ const heat: Stage<CombiUnit> = {
   run(unit, signals) {
     const { elements: e, plate } = unit;
     const cold = e['mains.celsius'];
-    const course = courseOf(unit, signals);
-    const features = course && featuresOf(course);
+    const drawn = drawnFrom(unit, signals);
+    const features = drawn && tapFeatures(...drawn);
     const isLit = signals.lit! > 0.5;
     const isRead = isDisplayLit(e, unit.state.controls.power);
     const heating = isHeating(unit) && isLit ? heatingOf(unit, signals) : undefined;
     tapSignals(unit, signals, features, cold);
-    signals.boils = course?.boils || (heating?.boils ?? false) ? 1 : 0;
+    signals.boils = features?.boils || heating?.boils ? 1 : 0;
     const flow = heating?.flow ?? features?.flowCelsius ?? startFlowCelsius;
     const back = heating?.back ?? features?.returnCelsius ?? startFlowCelsius;
     signals['flow.celsius'] = flow;

@@ -166,7 +166,7 @@ export function runFire(
     left *= on;
   }
   chance.burns = left;
-  for (const stage of callStages) signals[`stage.${stage}`] = chance[stage];
+  callStages.forEach((stage, k) => (signals[stageSignals[k]!] = chance[stage]));
   const isLit = chance.burns > likely;
   const share = outputShare(fullRunning, pressures.needed) * e['burner.scale'];
   const reaches = chance['sparks-no-flame'] + chance['lights-and-drops'] + chance.burns > likely;

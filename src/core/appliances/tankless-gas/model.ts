@@ -1,14 +1,15 @@
 import {
-  featuresOf,
   grossJoulePerCubicMetre,
   litrePerMinute,
   resistance,
-  runTap,
   solveNet,
   streamWattPerKelvin,
+  tapCourse,
+  tapFeatures,
   turbineShows,
   type Link,
   type TapCourse,
+  type TapDraw,
   type TapHeater,
 } from '../../water';
 import { fireSignals, isDisplayLit, runFire, type GasPressures } from '../gas-fired/fire';
@@ -215,22 +216,28 @@ function tapHeaterOf(
 }
 
 /** The two minutes after a tap or port was opened; undefined where it does not burn. @param signals of the unit. */
-export function courseOf(
+export function courseOf(unit: TanklessUnit, signals: Readonly<Signals>): TapCourse | undefined {
+  const drawn = drawnFrom(unit, signals);
+  return drawn && tapCourse(...drawn);
+}
+
+function drawnFrom(
   { elements: e, plate, state: { controls } }: TanklessUnit,
   signals: Readonly<Signals>,
-): TapCourse | undefined {
+): readonly [TapHeater, TapDraw] | undefined {
   const heater = signals['heater.flow']!;
   if (signals.lit! < 0.5 || !(heater > 0)) return undefined;
   const setCelsius = Number(controls.setpoint ?? e['setpoint.celsius']);
   const cold = e['mains.celsius'];
-  return runTap(tapHeaterOf(plate, e, signals['output.share']!, setCelsius), {
+  const draw = {
     litrePerMinute: heater,
     coldCelsius: cold,
     startFlowCelsius: cold,
     startTapCelsius: cold,
     seconds: watchedSeconds,
     stepSecond,
-  });
+  };
+  return [tapHeaterOf(plate, e, signals['output.share']!, setCelsius), draw];
 }
 
 const heat: Stage<TanklessUnit> = {
@@ -253,8 +260,8 @@ const heat: Stage<TanklessUnit> = {
     const cold = e['mains.celsius'];
     const heater = signals['heater.flow']!;
     const past = signals['past.flow']!;
-    const course = courseOf(unit, signals);
-    const features = course && featuresOf(course);
+    const drawn = drawnFrom(unit, signals);
+    const features = drawn && tapFeatures(...drawn);
     const isLit = features !== undefined;
     const before = features?.tapCelsius ?? cold;
     const mixed = heater + past > 0 ? (before * heater + cold * past) / (heater + past) : cold;
