@@ -46,7 +46,7 @@ export default defineConfig({
     {
       name: 'phone',
       // What a screen's size does not touch runs once, at a desk.
-      testIgnore: /(desk|server-side|faults|safety|wrong-inputs)\.spec/,
+      testIgnore: /(desk|server-side|faults|safety|silent-store|wrong-inputs)\.spec/,
       grepInvert: /@desk/,
       use: {
         ...devices['Desktop Chrome'],

@@ -4,7 +4,7 @@ import type { JobFile } from '@/core/job-file';
 import type { UnitSystem } from '@/core/quantities';
 import { notNumbered } from '@/features/device/kept-jobs';
 import { post } from '@/features/device/send';
-import { deviceStore, inTime } from '@/features/device/store';
+import { deviceStore, inTime, keepCall, longestWaitMilliseconds } from '@/features/device/store';
 import type { PresentTechnician } from '@/features/record/technician-context';
 import { callOf, saidOf, type CallDraft } from './call-draft';
 
@@ -49,22 +49,23 @@ export async function openCall(
       message: problems?.map((each) => each.message).join(' ') ?? answer.message,
     };
   }
+  const keeping = keepCall({
+    id,
+    body,
+    draft: JSON.stringify({ ...draft, id }),
+    job,
+    order: Date.now() * 1000,
+    state: 'waiting',
+  });
   try {
-    await inTime(
-      deviceStore().calls.put({
-        id,
-        body,
-        draft: JSON.stringify({ ...draft, id }),
-        job,
-        order: Date.now() * 1000,
-        state: 'waiting',
-      }),
-    );
+    await inTime(keeping.kept, longestWaitMilliseconds);
     return { kind: 'open', id };
   } catch {
+    // A call that this device kept after all, behind the back of whoever opens another, would be a second job.
+    keeping.giveUp();
     return {
       kind: 'problem',
-      message: `NOT opened: ${answer.message}, and this device could not keep the call (its storage is full or closed). What you typed stands here: free some room, or try again when there is signal.`,
+      message: `NOT opened: ${answer.message}, and this device could not keep the call (its storage is full, closed, or does not answer). What you typed stands here: free some room, or try again when there is signal.`,
     };
   }
 }

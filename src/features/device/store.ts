@@ -1,4 +1,4 @@
-import Dexie, { liveQuery, type EntityTable } from 'dexie';
+import Dexie, { liveQuery, type EntityTable, type Table, type Transaction } from 'dexie';
 import type { Entry, JobFile } from '@/core/job-file';
 
 /**
@@ -75,8 +75,10 @@ export function deviceStore(): Store {
   return opened;
 }
 
-/** A store that says nothing for so long is taken not to answer at all. */
-const longestKeepMilliseconds = 3000;
+/** A store that says nothing for so long is taken not to answer: what can be had without it is tried. */
+export const longestKeepMilliseconds = 3000;
+/** Where nothing can be had without it, it is waited for as long as this. */
+export const longestWaitMilliseconds = 20_000;
 
 /** The store of this device does not answer. */
 export class StoreSilent extends Error {
@@ -84,42 +86,83 @@ export class StoreSilent extends Error {
 }
 
 /** @throws StoreSilent where the store does not answer in time. */
-export async function inTime<T>(kept: PromiseLike<T>): Promise<T> {
+export async function inTime<T>(
+  kept: PromiseLike<T>,
+  milliseconds = longestKeepMilliseconds,
+): Promise<T> {
   let timer: ReturnType<typeof setTimeout> | undefined;
   const tooLong = new Promise<never>((_, reject) => {
     timer = setTimeout(
       () => reject(new StoreSilent('the store of this device does not answer')),
-      longestKeepMilliseconds,
+      milliseconds,
     );
   });
   return Promise.race([kept, tooLong]).finally(() => clearTimeout(timer));
 }
 
-/**
- * Keeps entries on this device.
- * @throws where the store is full, closed, or does not answer.
- */
-export async function keepEntries(jobId: string, added: readonly Entry[]): Promise<void> {
-  const store = deviceStore();
-  await inTime(
-    store.transaction('rw', store.entries, async () => {
-      const last = await store.entries
-        .where('[jobId+order]')
-        .between([jobId, Dexie.minKey], [jobId, Dexie.maxKey])
-        .last();
-      // What is written later stays later, though the clock was set back meanwhile: the order is the order of the work.
-      const first = Math.max(Date.now() * 1000, (last?.order ?? 0) + 1);
-      await store.entries.bulkAdd(
-        added.map((entry, index) => ({
-          id: entry.id,
-          jobId,
-          entry,
-          order: first + index,
-          state: 'waiting' as const,
-        })),
-      );
-    }),
-  );
+/** Something on its way into this device's store. */
+export interface Keeping {
+  /** Fulfilled once it is kept; rejects where the store is full or closed, or it was given up. */
+  readonly kept: Promise<void>;
+  /**
+   * Lets a store that was silent for too long keep it neither now nor later, so that nobody is told it is not there and finds it
+   * there afterwards. Gives false where it is too late for that: it is kept, or just being kept.
+   */
+  giveUp(): boolean;
+}
+
+function keeping(table: Table, write: () => PromiseLike<unknown>): Keeping {
+  let isGivenUp = false;
+  let under: Transaction | undefined;
+  const kept = deviceStore().transaction('rw', table, async (transaction) => {
+    under = transaction;
+    if (isGivenUp) throw new StoreSilent('given up before the store answered');
+    await write();
+  });
+  return {
+    kept: Promise.resolve(kept),
+    giveUp() {
+      isGivenUp = true;
+      // Not begun: it ends as soon as it begins.
+      if (!under) return true;
+      if (!under.active) return false;
+      try {
+        under.abort();
+        return true;
+      } catch {
+        // It is being put down at this moment.
+        return false;
+      }
+    },
+  };
+}
+
+/** Keeps entries on this device. */
+export function keepEntries(jobId: string, added: readonly Entry[]): Keeping {
+  const { entries } = deviceStore();
+  return keeping(entries, async () => {
+    const last = await entries
+      .where('[jobId+order]')
+      .between([jobId, Dexie.minKey], [jobId, Dexie.maxKey])
+      .last();
+    // What is written later stays later, though the clock was set back meanwhile: the order is the order of the work.
+    const first = Math.max(Date.now() * 1000, (last?.order ?? 0) + 1);
+    await entries.bulkAdd(
+      added.map((entry, index) => ({
+        id: entry.id,
+        jobId,
+        entry,
+        order: first + index,
+        state: 'waiting' as const,
+      })),
+    );
+  });
+}
+
+/** Keeps a call on this device. */
+export function keepCall(call: KeptCall): Keeping {
+  const { calls } = deviceStore();
+  return keeping(calls, () => calls.put(call));
 }
 
 export async function keptEntries(jobId: string): Promise<KeptEntry[]> {

@@ -65,6 +65,7 @@ function Procedures({
         state={state}
         isHearing={record.isHearing}
         trouble={record.trouble}
+        onGoOn={record.goOn}
         openRun={own}
         onMakeSafe={() => setProving(true)}
       />

@@ -11,8 +11,11 @@ import {
   inTime,
   keepEntries,
   keptEntries,
+  longestKeepMilliseconds,
+  longestWaitMilliseconds,
   StoreSilent,
   watchStore,
+  type Keeping,
   type KeptEntry,
 } from '@/features/device/store';
 import { usePresentTechnician } from './technician-context';
@@ -29,8 +32,10 @@ export type NewEntry = Entry extends infer Each
 export interface JobRecord {
   /** The job with everything that this device knows, sent or not. */
   readonly job: JobFile;
-  /** False until this device's own entries have been read. */
+  /** False until this device's own entries have been read, or nobody waits for them any more. */
   readonly isReady: boolean;
+  /** Goes on without what this device keeps; there only while its store does not answer. */
+  readonly goOn?: () => void;
   /** True where this device came with entries that the page's job does not have. */
   readonly cameWithMore: boolean;
   /** False while this device does not hear what others do on the job. */
@@ -51,6 +56,30 @@ const notKept =
 const keptByServer =
   'This device keeps nothing: its storage is full or closed. Entries go straight to the server. Stay where there is a signal, and free some room.';
 
+const notKeptInTime =
+  'NOT entered: this device’s store does not answer, and the server has not taken it. Write it down; close other tabs of Ohmmeter, then enter it again.';
+const perhapsKept =
+  'This device’s store does not answer, and the server has not taken it. It may still be kept: look in the logbook before you enter it again.';
+const slowToKeep =
+  'Not entered yet: this device’s store is slow to answer, and the server has not taken it. Leave it as it is.';
+/** What may be missing where the store was not read. The last line is for whoever relies on a proof. */
+const notRead =
+  'What was entered on this device and has not reached the server is not shown. Power may have been on since: prove dead again before you touch anything.';
+const refusesToRead = `This device’s own store cannot be read; entries go straight to the server. ${notRead}`;
+const silentToRead = `This device’s own store does not answer. Wait for it, or go on without it. ${notRead}`;
+const wentOn = `This device’s own store does not answer. ${notRead}`;
+
+/** How the reading of what this device keeps of a job went. */
+type Reading = 'begun' | 'silent' | 'read' | 'refused' | 'given-up';
+
+const troubleOfReading: Readonly<Record<Reading, string | undefined>> = {
+  begun: undefined,
+  silent: silentToRead,
+  read: undefined,
+  refused: refusesToRead,
+  'given-up': wentOn,
+};
+
 /** A job's logbook as this device has it: its own store first, the server after. */
 export function useJobRecord(initial: JobFile): JobRecord {
   const jobId = initial.job.id;
@@ -60,14 +89,15 @@ export function useJobRecord(initial: JobFile): JobRecord {
   const [own, setOwn] = useState<readonly Entry[]>([]);
   /** What the server has from this page, and this device could not keep. */
   const [straight, setStraight] = useState<readonly Entry[]>([]);
-  const [isReady, setReady] = useState(false);
+  const [reading, setReading] = useState<Reading>('begun');
   const [came, setCame] = useState<readonly Entry[]>([]);
   const [trouble, setTrouble] = useState<string>();
 
   // Also told of what another tab of this browser writes, without the server.
   useEffect(() => {
     let isFirst = true;
-    return watchStore(
+    const silent = setTimeout(() => setReading('silent'), longestKeepMilliseconds);
+    const end = watchStore(
       () => keptEntries(jobId),
       (kept) => {
         const read = kept.map((each) => ({ ...each, counts: counts(each) }));
@@ -75,12 +105,20 @@ export function useJobRecord(initial: JobFile): JobRecord {
         setOwn((before) => ownEntries(before, read));
         if (!isFirst) return;
         isFirst = false;
+        clearTimeout(silent);
         setCame(read.filter((each) => each.counts).map((each) => each.entry));
-        setReady(true);
+        setReading('read');
       },
-      // Without a store of its own the device works on what the server has.
-      () => setReady(true),
+      () => {
+        clearTimeout(silent);
+        // Without a store of its own the device works on what the server has.
+        setReading('refused');
+      },
     );
+    return () => {
+      clearTimeout(silent);
+      end();
+    };
   }, [jobId]);
 
   const entries = useMemo(
@@ -107,21 +145,32 @@ export function useJobRecord(initial: JobFile): JobRecord {
       );
       const before = latest.current;
       latest.current = [...before, ...made];
+      const keeping = keepEntries(jobId, made);
       try {
-        await keepEntries(jobId, made);
+        await inTime(keeping.kept);
         setTrouble(undefined);
       } catch (error) {
+        const isSilent = error instanceof StoreSilent;
         // What still waits here was written before it, and is the server's before it; of a silent store nothing is to be had.
-        if (!(error instanceof StoreSilent)) await inTime(sendAll()).catch(() => undefined);
+        if (!isSilent) await inTime(sendAll()).catch(() => undefined);
         const outcome = await sendStraight(jobId, made);
-        if (outcome.kind !== 'all-sent') {
+        if (outcome.kind === 'all-sent') {
+          setTrouble(keptByServer);
+          setStraight((before) => [...before, ...made]);
+          return true;
+        }
+        const end = isSilent ? await waitOn(keeping, () => setTrouble(slowToKeep)) : 'not-kept';
+        setTrouble(
+          end === 'kept'
+            ? undefined
+            : end === 'perhaps'
+              ? perhapsKept
+              : `${isSilent ? notKeptInTime : notKept} ${outcome.message}`,
+        );
+        if (end !== 'kept') {
           latest.current = latest.current.filter((each) => !made.some(({ id }) => id === each.id));
-          setTrouble(`${notKept} ${outcome.message}`);
           return false;
         }
-        setTrouble(keptByServer);
-        setStraight((before) => [...before, ...made]);
-        return true;
       }
       setOwn((before) => [...before, ...made.filter(({ id }) => before.every((e) => e.id !== id))]);
       sendSoon();
@@ -130,6 +179,7 @@ export function useJobRecord(initial: JobFile): JobRecord {
     [technician.id, jobId],
   );
 
+  const goOn = useCallback(() => setReading('given-up'), []);
   useKeptJob(initial, received);
   const known = useMemo(() => new Set(initial.entries.map((each) => each.id)), [initial]);
   const cameWithMore = came.some((each) => !known.has(each.id));
@@ -140,13 +190,28 @@ export function useJobRecord(initial: JobFile): JobRecord {
 
   return {
     job,
-    isReady,
+    isReady: reading !== 'begun' && reading !== 'silent',
+    goOn: reading === 'silent' ? goOn : undefined,
     cameWithMore,
     isHearing,
     append,
-    trouble,
+    trouble: trouble ?? troubleOfReading[reading],
     constrain,
   };
+}
+
+/** Waits on for a store that was silent, and gives up in the end, so that what is told of it stays so. */
+async function waitOn(
+  keeping: Keeping,
+  tell: () => void,
+): Promise<'kept' | 'not-kept' | 'perhaps'> {
+  tell();
+  try {
+    await inTime(keeping.kept, longestWaitMilliseconds);
+    return 'kept';
+  } catch (error) {
+    return !(error instanceof StoreSilent) || keeping.giveUp() ? 'not-kept' : 'perhaps';
+  }
 }
 
 /** What the server would not take, and what somebody struck, counts for nothing. */

@@ -39,6 +39,7 @@ export function RepairPage({
           state={answer?.state}
           isHearing={record.isHearing}
           trouble={record.trouble}
+          onGoOn={record.goOn}
           onMakeSafe={() => setProving(true)}
         />
         {answer ? (

@@ -1,0 +1,88 @@
+import { expect, test, type Page } from '@playwright/test';
+import { baseUrl, currentCheck, jobOnDevice, openJob, sentJob } from './technician';
+
+/** A store that answers nobody: somebody else holds it, until it is let go. */
+async function holdStore(page: Page): Promise<() => Promise<void>> {
+  await page.evaluate(
+    () =>
+      new Promise<void>((resolve) => {
+        const opening = indexedDB.open('ohmmeter');
+        opening.onsuccess = () => {
+          const stores = [...opening.result.objectStoreNames];
+          const held = opening.result.transaction(stores, 'readwrite').objectStore('entries');
+          let isHeld = true;
+          const hold = () => {
+            if (isHeld) held.count().onsuccess = hold;
+            else opening.result.close();
+          };
+          (window as unknown as { letGo: () => void }).letGo = () => (isHeld = false);
+          hold();
+          resolve();
+        };
+      }),
+  );
+  return () => page.evaluate(() => (window as unknown as { letGo: () => void }).letGo());
+}
+
+const noServer = (page: Page) =>
+  page.route('**/api/jobs/*/entries', (route) =>
+    route.request().method() === 'POST' ? route.abort() : route.continue(),
+  );
+const skip = (page: Page) => page.getByRole('button', { name: 'Skip', exact: true });
+
+test('without a server a slow store is waited for, and told so', async ({ page }) => {
+  const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Slow store' });
+  const first = await currentCheck(page);
+  await noServer(page);
+  const letGo = await holdStore(page);
+  await skip(page).click();
+  await expect(page.getByText(/Not entered yet: this device’s store is slow/)).toBeVisible();
+  await letGo();
+  await expect(page.locator(`[data-check="${first}"]`)).toHaveCount(0);
+  await expect(page.getByText(/Not entered yet/)).toHaveCount(0);
+  expect((await jobOnDevice(page, jobId)).entries).toHaveLength(1);
+});
+
+test('what a silent store was given up for is not kept behind anybody’s back', async ({ page }) => {
+  await page.clock.install();
+  const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Given up' });
+  const first = await currentCheck(page);
+  await noServer(page);
+  const letGo = await holdStore(page);
+  await skip(page).click();
+  await page.clock.runFor(4000);
+  await expect(page.getByText(/Not entered yet/)).toBeVisible();
+  await page.clock.runFor(21_000);
+  await expect(page.getByText(/NOT entered: this device’s store does not answer/)).toBeVisible();
+  await letGo();
+  // Whatever comes after it has been kept: what came before would be there by then.
+  await skip(page).click();
+  await expect(page.getByText(/NOT entered/)).toHaveCount(0);
+  await expect(page.locator(`[data-check="${first}"]`)).toHaveCount(0);
+  expect((await jobOnDevice(page, jobId)).entries).toHaveLength(1);
+  await page.unroute('**/api/jobs/*/entries');
+  await page.clock.runFor(5000);
+  expect((await sentJob(page, jobId)).entries).toHaveLength(1);
+});
+
+test('a page that is opened while the store is silent says so, and goes on when it is told to', async ({
+  page,
+}) => {
+  const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Silent at first' });
+  await currentCheck(page);
+  const holder = await page.context().newPage();
+  await holder.goto(`${baseUrl()}/codes`);
+  const letGo = await holdStore(holder);
+  await page.reload();
+  await expect(page.getByText(/own store does not answer\. Wait for it/)).toBeVisible();
+  await page.getByRole('button', { name: 'Go on without it' }).click();
+  await expect(page.getByText(/prove dead again before you touch anything/)).toBeVisible();
+  await skip(page).click();
+  await expect(page.getByText(/Entries go straight to the server/)).toBeVisible();
+  const { entries } = (await (
+    await page.request.get(`${baseUrl()}/api/jobs/${jobId}/file`)
+  ).json()) as { entries: unknown[] };
+  expect(entries).toHaveLength(1);
+  await letGo();
+  await expect(page.getByText(/does not answer/)).toHaveCount(0);
+});
