@@ -150,6 +150,44 @@ test('a proof that neither device nor server keeps is none, and stays typed', as
   expect((await sentJob(page, jobId)).entries).toEqual([]);
 });
 
+/** The server takes what is posted, and its answer is lost on the way back. */
+const loseAnswers = (page: Page) =>
+  page.route('**/api/jobs/*/entries', async (route) => {
+    if (route.request().method() !== 'POST') return route.continue();
+    await route.fetch();
+    await route.abort();
+  });
+
+test('what was told as not entered, and the server has, is told so when it is heard of', async ({
+  page,
+}) => {
+  const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Answer lost' });
+  await currentCheck(page);
+  await refuseStore(page);
+  await loseAnswers(page);
+  await page.getByRole('button', { name: 'Skip', exact: true }).click();
+  await expect(page.getByText(/has reached the server after all/)).toBeVisible();
+  expect((await sentJob(page, jobId)).entries).toHaveLength(1);
+});
+
+test('what was told as not entered is one entry when it is entered once more', async ({ page }) => {
+  const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Entered once more' });
+  // Nothing is heard of what the server has.
+  await page.route('**/api/jobs/*/events*', (route) => route.abort());
+  await page.route('**/api/jobs/*/entries?*', (route) => route.abort());
+  await page.reload();
+  await currentCheck(page);
+  await refuseStore(page);
+  await loseAnswers(page);
+  const skip = page.getByRole('button', { name: 'Skip', exact: true });
+  await skip.click();
+  await expect(page.getByText(/NOT entered/)).toBeVisible();
+  await page.unroute('**/api/jobs/*/entries');
+  await skip.click();
+  await expect(page.getByText(/NOT entered/)).toHaveCount(0);
+  expect((await sentJob(page, jobId)).entries).toHaveLength(1);
+});
+
 test('what waits on a device that keeps nothing any more is sent before what goes straight', async ({
   page,
 }) => {

@@ -76,7 +76,7 @@ export function deviceStore(): Store {
 }
 
 /** A store that says nothing for so long is taken not to answer: what can be had without it is tried. */
-export const longestKeepMilliseconds = 3000;
+const longestKeepMilliseconds = 3000;
 /** Where nothing can be had without it, it is waited for as long as this. */
 export const longestWaitMilliseconds = 20_000;
 
@@ -170,17 +170,34 @@ export async function keptEntries(jobId: string): Promise<KeptEntry[]> {
   return kept.sort((one, other) => one.order - other.order);
 }
 
+/** Why a question to the store has no answer: it never will have one, or it may yet. */
+export type StoreTrouble = 'refused' | 'silent';
+
 /**
- * Tells what a question to the store is answered, at once and whenever that changes, in whichever tab of this browser.
+ * Tells what a question to the store is answered, at once and whenever that changes, in whichever tab of this browser; and that
+ * there is no answer, after which one may still come of a store that was silent.
  * @returns what ends it.
  */
 export function watchStore<T>(
   ask: () => Promise<T>,
   tell: (answer: T) => void,
-  onFailure: () => void = () => undefined,
+  onTrouble: (trouble: StoreTrouble) => void = () => undefined,
 ): () => void {
-  const watching = liveQuery(ask).subscribe({ next: tell, error: onFailure });
-  return () => watching.unsubscribe();
+  const silent = setTimeout(() => onTrouble('silent'), longestKeepMilliseconds);
+  const watching = liveQuery(ask).subscribe({
+    next(answer) {
+      clearTimeout(silent);
+      tell(answer);
+    },
+    error() {
+      clearTimeout(silent);
+      onTrouble('refused');
+    },
+  });
+  return () => {
+    clearTimeout(silent);
+    watching.unsubscribe();
+  };
 }
 
 export async function readDraft(key: string): Promise<string> {

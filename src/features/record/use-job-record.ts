@@ -11,13 +11,22 @@ import {
   inTime,
   keepEntries,
   keptEntries,
-  longestKeepMilliseconds,
   longestWaitMilliseconds,
   StoreSilent,
   watchStore,
   type Keeping,
   type KeptEntry,
 } from '@/features/device/store';
+import {
+  keptByServer,
+  notKept,
+  notKeptInTime,
+  perhapsKept,
+  slowToKeep,
+  takenAfterAll,
+  troubleOfReading,
+  type Reading,
+} from './store-trouble';
 import { usePresentTechnician } from './technician-context';
 import { useConstraints } from './use-constraints';
 import { useReceived } from './use-received';
@@ -51,34 +60,16 @@ export interface JobRecord {
   constrain(constraints: Constraints): Promise<string | undefined>;
 }
 
-const notKept =
-  'NOT entered: this device could not keep it (its storage is full or closed), and the server has not taken it. Write it down, free some room, then enter it again.';
-const keptByServer =
-  'This device keeps nothing: its storage is full or closed. Entries go straight to the server. Stay where there is a signal, and free some room.';
+const none: readonly string[] = [];
 
-const notKeptInTime =
-  'NOT entered: this device’s store does not answer, and the server has not taken it. Write it down; close other tabs of Ohmmeter, then enter it again.';
-const perhapsKept =
-  'This device’s store does not answer, and the server has not taken it. It may still be kept: look in the logbook before you enter it again.';
-const slowToKeep =
-  'Not entered yet: this device’s store is slow to answer, and the server has not taken it. Leave it as it is.';
-/** What may be missing where the store was not read. The last line is for whoever relies on a proof. */
-const notRead =
-  'What was entered on this device and has not reached the server is not shown. Power may have been on since: prove dead again before you touch anything.';
-const refusesToRead = `This device’s own store cannot be read; entries go straight to the server. ${notRead}`;
-const silentToRead = `This device’s own store does not answer. Wait for it, or go on without it. ${notRead}`;
-const wentOn = `This device’s own store does not answer. ${notRead}`;
-
-/** How the reading of what this device keeps of a job went. */
-type Reading = 'begun' | 'silent' | 'read' | 'refused' | 'given-up';
-
-const troubleOfReading: Readonly<Record<Reading, string | undefined>> = {
-  begun: undefined,
-  silent: silentToRead,
-  read: undefined,
-  refused: refusesToRead,
-  'given-up': wentOn,
-};
+/** Entries that neither this device nor the server seemed to take. */
+interface Untaken {
+  /** What was to be entered, and by whom. */
+  readonly said: string;
+  readonly made: readonly Entry[];
+  /** How many entries the job had. */
+  readonly after: number;
+}
 
 /** A job's logbook as this device has it: its own store first, the server after. */
 export function useJobRecord(initial: JobFile): JobRecord {
@@ -92,12 +83,12 @@ export function useJobRecord(initial: JobFile): JobRecord {
   const [reading, setReading] = useState<Reading>('begun');
   const [came, setCame] = useState<readonly Entry[]>([]);
   const [trouble, setTrouble] = useState<string>();
+  const [untakenIds, setUntakenIds] = useState(none);
 
   // Also told of what another tab of this browser writes, without the server.
   useEffect(() => {
     let isFirst = true;
-    const silent = setTimeout(() => setReading('silent'), longestKeepMilliseconds);
-    const end = watchStore(
+    return watchStore(
       () => keptEntries(jobId),
       (kept) => {
         const read = kept.map((each) => ({ ...each, counts: counts(each) }));
@@ -105,20 +96,12 @@ export function useJobRecord(initial: JobFile): JobRecord {
         setOwn((before) => ownEntries(before, read));
         if (!isFirst) return;
         isFirst = false;
-        clearTimeout(silent);
         setCame(read.filter((each) => each.counts).map((each) => each.entry));
         setReading('read');
       },
-      () => {
-        clearTimeout(silent);
-        // Without a store of its own the device works on what the server has.
-        setReading('refused');
-      },
+      // Without a store of its own the device works on what the server has.
+      setReading,
     );
-    return () => {
-      clearTimeout(silent);
-      end();
-    };
   }, [jobId]);
 
   const entries = useMemo(
@@ -130,22 +113,30 @@ export function useJobRecord(initial: JobFile): JobRecord {
     latest.current = entries;
   });
 
+  /** What was told not to be entered, which of the server is not certain: its answer may be lost. */
+  const untaken = useRef<Untaken>(undefined);
   const append = useCallback(
     async (...added: NewEntry[]) => {
       const by = technician.id;
-      const start = stampAfter(latest.current, Date.now());
-      const made = added.map(
-        (each, index) =>
-          ({
-            ...each,
-            id: newId(),
-            at: each.at ?? new Date(start + index).toISOString(),
-            by,
-          }) as Entry,
-      );
       const before = latest.current;
+      const said = JSON.stringify([by, added]);
+      // The same once more, with nothing between, is what was tried before: should the server have it, it has it once.
+      const isAgain = untaken.current?.said === said && untaken.current.after === before.length;
+      const start = stampAfter(before, Date.now());
+      const made = isAgain
+        ? untaken.current!.made
+        : added.map(
+            (each, index) =>
+              ({
+                ...each,
+                id: newId(),
+                at: each.at ?? new Date(start + index).toISOString(),
+                by,
+              }) as Entry,
+          );
       latest.current = [...before, ...made];
       const keeping = keepEntries(jobId, made);
+      setUntakenIds(none);
       try {
         await inTime(keeping.kept);
         setTrouble(undefined);
@@ -169,6 +160,8 @@ export function useJobRecord(initial: JobFile): JobRecord {
         );
         if (end !== 'kept') {
           latest.current = latest.current.filter((each) => !made.some(({ id }) => id === each.id));
+          untaken.current = { said, made, after: latest.current.length };
+          setUntakenIds(made.map(({ id }) => id));
           return false;
         }
       }
@@ -179,6 +172,10 @@ export function useJobRecord(initial: JobFile): JobRecord {
     [technician.id, jobId],
   );
 
+  const isTaken =
+    trouble !== undefined &&
+    untakenIds.length > 0 &&
+    untakenIds.every((id) => received.some((each) => each.id === id));
   const goOn = useCallback(() => setReading('given-up'), []);
   useKeptJob(initial, received);
   const known = useMemo(() => new Set(initial.entries.map((each) => each.id)), [initial]);
@@ -195,7 +192,7 @@ export function useJobRecord(initial: JobFile): JobRecord {
     cameWithMore,
     isHearing,
     append,
-    trouble: trouble ?? troubleOfReading[reading],
+    trouble: isTaken ? takenAfterAll : (trouble ?? troubleOfReading[reading]),
     constrain,
   };
 }

@@ -22,9 +22,14 @@ export function ReportBar({
   return (
     <PageBar note={<KeptNote jobId={jobId} />}>
       <span className="text-title font-semibold">{number}</span>
-      {missing > 0 && (
+      {missing !== undefined && missing > 0 && (
         <span role="status" className="text-small font-medium">
           {missing} not in this report yet: kept on this device
+        </span>
+      )}
+      {missing === undefined && (
+        <span role="status" className="text-small font-medium">
+          What this device has not sent may be missing: its own store does not answer
         </span>
       )}
       <ReportNav jobId={jobId} number={number} file={`/api/jobs/${jobId}/file`} />
@@ -60,10 +65,13 @@ export function ReportNav({
   );
 }
 
-/** How many entries of this device the report does not know yet; once they are sent the report is read again. */
-function useMissing(jobId: string, known: readonly string[]): number {
+/**
+ * How many entries of this device the report does not know yet, undefined where it does not say; once they are sent the report is
+ * read again.
+ */
+function useMissing(jobId: string, known: readonly string[]): number | undefined {
   const router = useRouter();
-  const [missing, setMissing] = useState(0);
+  const [missing, setMissing] = useState<number | undefined>(0);
   useEffect(() => {
     const inReport = new Set(known);
     return watchStore(
@@ -73,6 +81,7 @@ function useMissing(jobId: string, known: readonly string[]): number {
         setMissing(notThere.filter((each) => each.state === 'waiting').length);
         if (notThere.some((each) => each.state === 'sent')) router.refresh();
       },
+      () => setMissing(undefined),
     );
   }, [jobId, known, router]);
   return missing;

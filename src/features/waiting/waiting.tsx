@@ -6,7 +6,7 @@ import type { UnitSystem } from '@/core/quantities';
 import { KeptNote } from '@/features/device/kept-note';
 import { sendWhatWaits } from '@/features/device/outbox';
 import { useOutbox } from '@/features/device/use-outbox';
-import { watchStore } from '@/features/device/store';
+import { watchStore, type StoreTrouble } from '@/features/device/store';
 import { complaintWords } from '@/features/record/words';
 import { PageBar } from '@/ui/page-bar';
 import {
@@ -22,8 +22,8 @@ import { KeptEntryRow } from './kept-entry-row';
 export function Waiting({ system }: { system: UnitSystem }) {
   const { isReachable, waiting } = useOutbox();
   const [jobs, setJobs] = useState<readonly KeptOfOneJob[]>();
-  const [isBroken, setBroken] = useState(false);
-  useEffect(() => watchStore(readKeptList, setJobs, () => setBroken(true)), []);
+  const [trouble, setTrouble] = useState<StoreTrouble>();
+  useEffect(() => watchStore(readKeptList, setJobs, setTrouble), []);
   return (
     <div className="min-h-dvh bg-sheet">
       <PageBar note={<KeptNote />} />
@@ -34,10 +34,12 @@ export function Waiting({ system }: { system: UnitSystem }) {
             ? 'The server does not answer. Everything below goes by itself when it does, from any page.'
             : 'What the server has not got yet. It goes by itself, from any page.'}
         </p>
-        {isBroken && (
+        {trouble && (trouble === 'refused' || !jobs) && (
           <p role="alert" className="border-l-4 border-rule pl-3 font-medium">
-            This device’s own store cannot be read. Entries go straight to the server; what was kept
-            before shows again when the store does.
+            {trouble === 'refused'
+              ? 'This device’s own store cannot be read.'
+              : 'This device’s own store does not answer.'}{' '}
+            Entries go straight to the server; what was kept before shows again when the store does.
           </p>
         )}
         {jobs?.length === 0 && (

@@ -6,7 +6,7 @@ import { useEffect, useState, type ReactNode } from 'react';
 import type { JobFile } from '@/core/job-file';
 import { keptFirm, type KeptFirm } from '@/features/device/kept-firm';
 import { keptJob } from '@/features/device/kept-jobs';
-import { watchStore } from '@/features/device/store';
+import { watchStore, type StoreTrouble } from '@/features/device/store';
 import { Present } from '@/features/record/technician-context';
 import { placeOf, type Place } from './place';
 
@@ -21,6 +21,7 @@ const CallForm = dynamic(() => import('@/features/call/call-form').then((each) =
 
 type Found =
   | { readonly kind: 'looking' }
+  | { readonly kind: 'silent' }
   | { readonly kind: 'nothing' }
   | {
       readonly kind: 'found';
@@ -39,6 +40,7 @@ export function FromDevice({ otherwise }: { otherwise?: ReactNode }) {
   if (found.kind === 'looking') {
     return otherwise ?? <p className="p-6 text-lead">Looking on this device</p>;
   }
+  if (found.kind === 'silent') return otherwise ?? <SilentDevice />;
   if (found.kind === 'nothing') return otherwise ?? <NotOnDevice />;
   const { place, firm, job } = found;
   const { organisation, technicians, technicianId } = firm.content;
@@ -60,6 +62,11 @@ export function FromDevice({ otherwise }: { otherwise?: ReactNode }) {
   );
 }
 
+const withoutStore: Readonly<Record<StoreTrouble, Found>> = {
+  refused: { kind: 'nothing' },
+  silent: { kind: 'silent' },
+};
+
 function useFound(): Found {
   const [found, setFound] = useState<Found>({ kind: 'looking' });
   useEffect(() => {
@@ -72,7 +79,7 @@ function useFound(): Found {
         return firm && isThere ? { kind: 'found', place, firm, job } : { kind: 'nothing' };
       },
       setFound,
-      () => setFound({ kind: 'nothing' }),
+      (trouble) => setFound(withoutStore[trouble]),
     );
   }, []);
   return found;
@@ -85,6 +92,18 @@ function useTheme(): void {
     if (theme) document.documentElement.dataset.theme = theme;
     else delete document.documentElement.dataset.theme;
   }, []);
+}
+
+function SilentDevice() {
+  return (
+    <main className="mx-auto max-w-xl p-6" role="alert">
+      <h1 className="text-title-l font-semibold">This device’s own store does not answer</h1>
+      <p className="mt-3 text-lead">
+        Nor does the server. The page comes as soon as one of them does. What was entered is kept;
+        closing other tabs of Ohmmeter may help.
+      </p>
+    </main>
+  );
 }
 
 function NotOnDevice() {

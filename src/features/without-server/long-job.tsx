@@ -5,6 +5,7 @@ import type { BenchAnswer } from '@/core/job-diagnosis';
 import type { Entry, JobFile } from '@/core/job-file';
 import type { Organisation } from '@/database/technicians';
 import { keptJob } from '@/features/device/kept-jobs';
+import { inTime } from '@/features/device/store';
 import { Present, type PresentTechnician } from '@/features/record/technician-context';
 import { KeptJobPage } from './kept-job-page';
 import type { JobPage } from './place';
@@ -100,7 +101,7 @@ function useLogbook(
 
 /** What the device kept of the logbook came in the server's order, so that only what came after it is asked for. */
 async function readEntries(jobId: string, { count, atOnce }: LogbookSize): Promise<Entry[]> {
-  const kept = await keptJob(jobId).catch(() => undefined);
+  const kept = await inTime(keptJob(jobId)).catch(() => undefined);
   const entries = [...(kept?.entries ?? [])];
   const asked: Promise<Part>[] = [];
   for (let after = entries.length; after < count; after += atOnce) {

@@ -1,0 +1,34 @@
+import type { StoreTrouble } from '@/features/device/store';
+
+/** What is told where this device's own store, or the server, does not do its part for a job. */
+
+export const notKept =
+  'NOT entered: this device could not keep it (its storage is full or closed), and the server has not taken it. Write it down, free some room, then enter it again.';
+export const keptByServer =
+  'This device keeps nothing: its storage is full or closed. Entries go straight to the server. Stay where there is a signal, and free some room.';
+
+export const notKeptInTime =
+  'NOT entered: this device’s store does not answer, and the server has not taken it. Write it down; close other tabs of Ohmmeter, then enter it again.';
+export const perhapsKept =
+  'This device’s store does not answer, and the server has not taken it. It may still be kept: look in the logbook before you enter it again.';
+export const takenAfterAll =
+  'What was told as not entered has reached the server after all: it stands in the logbook. Do not enter it again.';
+export const slowToKeep =
+  'Not entered yet: this device’s store is slow to answer, and the server has not taken it. Leave it as it is.';
+/** What may be missing where the store was not read. The last line is for whoever relies on a proof. */
+const notRead =
+  'What was entered on this device and has not reached the server is not shown. Power may have been on since: prove dead again before you touch anything.';
+const refusesToRead = `This device’s own store cannot be read; entries go straight to the server. ${notRead}`;
+const silentToRead = `This device’s own store does not answer. Wait for it, or go on without it. ${notRead}`;
+const wentOn = `This device’s own store does not answer. ${notRead}`;
+
+/** How the reading of what this device keeps of a job went. */
+export type Reading = 'begun' | 'read' | 'given-up' | StoreTrouble;
+
+export const troubleOfReading: Readonly<Record<Reading, string | undefined>> = {
+  begun: undefined,
+  silent: silentToRead,
+  read: undefined,
+  refused: refusesToRead,
+  'given-up': wentOn,
+};
