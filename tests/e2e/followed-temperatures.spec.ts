@@ -64,7 +64,7 @@ function loggerFile(): Buffer {
   return Buffer.from(lines.join('\r\n'));
 }
 
-test('an open lower element is found from temperatures alone, exchanged, and its proof ticks itself off', async ({
+test('an open lower element is found from temperatures alone, exchanged, and its proof ticks itself off @desk', async ({
   page,
 }) => {
   test.setTimeout(480_000);

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { baseUrl, currentCheck, jobOnDevice, openJob, sentJob } from './technician';
+import { baseUrl, currentCheck, jobOnDevice, openJob, proveDead, sentJob } from './technician';
 
 /** A store that answers nobody: another page of this browser holds it, until it is let go. */
 async function holdStore(page: Page): Promise<() => Promise<void>> {
@@ -71,24 +71,32 @@ test('what a silent store was given up for is not kept behind anybody’s back',
   expect((await sentJob(page, jobId)).entries).toHaveLength(1);
 });
 
-test('a page that is opened while the store is silent says so, and goes on when it is told to', async ({
+test('a page that is opened while the store is silent says so, and goes on without a proof from before', async ({
   page,
 }) => {
   const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Silent at first' });
   await currentCheck(page);
+  await page.getByRole('button', { name: 'Make safe' }).click();
+  await proveDead(page);
+  const before = (await sentJob(page, jobId)).entries.length;
   const letGo = await holdStore(page);
   await page.reload();
-  await expect(page.getByText(/own store does not answer\. Wait for it/)).toBeVisible();
-  await page.getByRole('button', { name: 'Go on without it' }).click();
+  await expect(
+    page.getByText(/own store does not answer; entries go straight to the server/),
+  ).toBeVisible();
+  // What may have ended the proof is not seen.
+  await expect(page.getByText('Off, not proved dead')).toBeVisible();
   await expect(page.getByText(/prove dead again before you touch anything/)).toBeVisible();
+  await expect(page.getByText(/^proved dead \d/)).toHaveCount(0);
   await skip(page).click();
   await expect(page.getByText(/Entries go straight to the server/)).toBeVisible();
   const { entries } = (await (
     await page.request.get(`${baseUrl()}/api/jobs/${jobId}/file`)
   ).json()) as { entries: unknown[] };
-  expect(entries).toHaveLength(1);
+  expect(entries).toHaveLength(before + 1);
   await letGo();
   await expect(page.getByText(/does not answer/)).toHaveCount(0);
+  await expect(page.getByText(/^proved dead \d/)).toBeVisible();
 });
 
 test('a report and the list of what is kept say that the store is silent', async ({ page }) => {

@@ -199,7 +199,6 @@ function OpenBench({ initial, first, coming, system }: BenchProps) {
         state={answer?.state}
         isHearing={record.isHearing}
         trouble={record.trouble}
-        onGoOn={record.goOn}
         onMakeSafe={() => setSheet('prove-dead')}
       />
       {answer?.answer.stop && (

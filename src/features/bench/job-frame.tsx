@@ -32,7 +32,6 @@ export function JobFrame({
         state={state}
         isHearing={record.isHearing}
         trouble={record.trouble}
-        onGoOn={record.goOn}
         onMakeSafe={() => setProving(true)}
       />
       <main className="mx-auto w-full max-w-[1240px] flex-1 p-4 lg:p-5">

@@ -15,24 +15,15 @@ export interface StateBarProps {
   readonly state: JobState | undefined;
   /** False while this device does not hear what others do on the job. */
   readonly isHearing: boolean;
-  /** What is wrong with this device's own store, in words; and how to go on without it, where that is asked. */
+  /** What is wrong with this device's own store, in words. */
   readonly trouble: string | undefined;
-  readonly onGoOn?: () => void;
   /** A run of a procedure that the page itself shows. */
   readonly openRun?: string;
   onMakeSafe(): void;
 }
 
 /** Always on top: which job, how the power stands, what is open and lifted, what has not been sent. */
-export function StateBar({
-  job,
-  state,
-  isHearing,
-  trouble,
-  onGoOn,
-  openRun,
-  onMakeSafe,
-}: StateBarProps) {
+export function StateBar({ job, state, isHearing, trouble, openRun, onMakeSafe }: StateBarProps) {
   const { site, unit, job: head } = job;
   const family = familyOfJob(job);
   const words = wordsOf(family);
@@ -131,17 +122,12 @@ export function StateBar({
         </nav>
       </header>
       {trouble && (
-        <div
+        <p
           role="alert"
-          className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b-2 border-rule bg-heat-wash px-4 py-2 text-small font-medium"
+          className="border-b-2 border-rule bg-heat-wash px-4 py-2 text-small font-medium"
         >
-          <p>{trouble}</p>
-          {onGoOn && (
-            <button type="button" className="button bg-sheet" onClick={onGoOn}>
-              Go on without it
-            </button>
-          )}
-        </div>
+          {trouble}
+        </p>
       )}
     </>
   );

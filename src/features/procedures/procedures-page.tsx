@@ -65,7 +65,6 @@ function Procedures({
         state={state}
         isHearing={record.isHearing}
         trouble={record.trouble}
-        onGoOn={record.goOn}
         openRun={own}
         onMakeSafe={() => setProving(true)}
       />

@@ -5,7 +5,7 @@ import type { StoreTrouble } from '@/features/device/store';
 export const notKept =
   'NOT entered: this device could not keep it (its storage is full or closed), and the server has not taken it. Write it down, free some room, then enter it again.';
 export const keptByServer =
-  'This device keeps nothing: its storage is full or closed. Entries go straight to the server. Stay where there is a signal, and free some room.';
+  'This device keeps nothing: its storage is full, closed or slow. Entries go straight to the server. Stay where there is a signal, and free some room.';
 
 export const notKeptInTime =
   'NOT entered: this device’s store does not answer, and the server has not taken it. Write it down; close other tabs of Ohmmeter, then enter it again.';
@@ -18,17 +18,23 @@ export const slowToKeep =
 /** What may be missing where the store was not read. The last line is for whoever relies on a proof. */
 const notRead =
   'What was entered on this device and has not reached the server is not shown. Power may have been on since: prove dead again before you touch anything.';
-const refusesToRead = `This device’s own store cannot be read; entries go straight to the server. ${notRead}`;
-const silentToRead = `This device’s own store does not answer. Wait for it, or go on without it. ${notRead}`;
-const wentOn = `This device’s own store does not answer. ${notRead}`;
+const refused = `This device’s own store cannot be read; entries go straight to the server. ${notRead}`;
+const silent = `This device’s own store does not answer; entries go straight to the server. ${notRead}`;
 
-/** How the reading of what this device keeps of a job went. */
-export type Reading = 'begun' | 'read' | 'given-up' | StoreTrouble;
+const closed =
+  'This device’s own store cannot be read any more; entries go straight to the server. What another tab enters is not seen here until it is sent.';
+
+/** How the reading of what this device keeps of a job went: `closed` where it was read, and then no more. */
+export type Reading = 'begun' | 'read' | 'closed' | StoreTrouble;
+
+/** What may be missing is unknown: a proof of dead that was there when the page was opened counts for nothing. */
+export const isUnread = (reading: Reading): boolean =>
+  reading === 'silent' || reading === 'refused';
 
 export const troubleOfReading: Readonly<Record<Reading, string | undefined>> = {
   begun: undefined,
-  silent: silentToRead,
   read: undefined,
-  refused: refusesToRead,
-  'given-up': wentOn,
+  silent,
+  refused,
+  closed,
 };

@@ -18,6 +18,7 @@ import {
   type KeptEntry,
 } from '@/features/device/store';
 import {
+  isUnread,
   keptByServer,
   notKept,
   notKeptInTime,
@@ -41,10 +42,8 @@ export type NewEntry = Entry extends infer Each
 export interface JobRecord {
   /** The job with everything that this device knows, sent or not. */
   readonly job: JobFile;
-  /** False until this device's own entries have been read, or nobody waits for them any more. */
+  /** False until this device's own entries have been read, or its store has given no answer. */
   readonly isReady: boolean;
-  /** Goes on without what this device keeps; there only while its store does not answer. */
-  readonly goOn?: () => void;
   /** True where this device came with entries that the page's job does not have. */
   readonly cameWithMore: boolean;
   /** False while this device does not hear what others do on the job. */
@@ -100,14 +99,15 @@ export function useJobRecord(initial: JobFile): JobRecord {
         setReading('read');
       },
       // Without a store of its own the device works on what the server has.
-      setReading,
+      (trouble) => setReading((before) => (before === 'read' ? 'closed' : trouble)),
     );
   }, [jobId]);
 
-  const entries = useMemo(
-    () => mergeEntries([initial.entries, received, straight], own),
-    [initial.entries, received, straight, own],
-  );
+  const doubted = isUnread(reading);
+  const entries = useMemo(() => {
+    const all = mergeEntries([initial.entries, received, straight], own);
+    return doubted ? withoutProofsOf(initial.entries, all) : all;
+  }, [initial.entries, received, straight, own, doubted]);
   const latest = useRef(entries);
   useEffect(() => {
     latest.current = entries;
@@ -176,7 +176,6 @@ export function useJobRecord(initial: JobFile): JobRecord {
     trouble !== undefined &&
     untakenIds.length > 0 &&
     untakenIds.every((id) => received.some((each) => each.id === id));
-  const goOn = useCallback(() => setReading('given-up'), []);
   useKeptJob(initial, received);
   const known = useMemo(() => new Set(initial.entries.map((each) => each.id)), [initial]);
   const cameWithMore = came.some((each) => !known.has(each.id));
@@ -187,14 +186,23 @@ export function useJobRecord(initial: JobFile): JobRecord {
 
   return {
     job,
-    isReady: reading !== 'begun' && reading !== 'silent',
-    goOn: reading === 'silent' ? goOn : undefined,
+    isReady: reading !== 'begun',
     cameWithMore,
     isHearing,
     append,
     trouble: isTaken ? takenAfterAll : (trouble ?? troubleOfReading[reading]),
     constrain,
   };
+}
+
+/** Something that ended them may be among what this device keeps and does not show. */
+function withoutProofsOf(earlier: readonly Entry[], all: readonly Entry[]): readonly Entry[] {
+  const proofs = new Set(
+    earlier.flatMap((each) =>
+      each.kind === 'action' && each.action === 'proved-dead' ? [each.id] : [],
+    ),
+  );
+  return all.filter(({ id }) => !proofs.has(id));
 }
 
 /** Waits on for a store that was silent, and gives up in the end, so that what is told of it stays so. */

@@ -39,7 +39,6 @@ export function RepairPage({
           state={answer?.state}
           isHearing={record.isHearing}
           trouble={record.trouble}
-          onGoOn={record.goOn}
           onMakeSafe={() => setProving(true)}
         />
         {answer ? (
