@@ -99,6 +99,21 @@ test('a page that is opened while the store is silent says so, and goes on witho
   await expect(page.getByText(/^proved dead \d/)).toBeVisible();
 });
 
+test('what a try found live is not forgotten while the store is silent', async ({ page }) => {
+  const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Live and silent' });
+  await currentCheck(page);
+  await page.getByRole('button', { name: 'Make safe' }).click();
+  await proveDead(page, { volts: '118' });
+  await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
+  await expect(page.getByText('NOT dead: 118 V')).toBeVisible();
+  await sentJob(page, jobId);
+  const letGo = await holdStore(page);
+  await page.reload();
+  await expect(page.getByText(/own store does not answer/)).toBeVisible();
+  await expect(page.getByText('NOT dead: 118 V')).toBeVisible();
+  await letGo();
+});
+
 test('a report and the list of what is kept say that the store is silent', async ({ page }) => {
   const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Silent report' });
   await currentCheck(page);

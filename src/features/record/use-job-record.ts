@@ -2,7 +2,8 @@
 
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { v7 as newId } from 'uuid';
-import type { Constraints, Entry, JobFile } from '@/core/job-file';
+import { familyOfJob } from '@/core/appliances';
+import { judgeDeadProof, type Constraints, type Entry, type JobFile } from '@/core/job-file';
 import { mergeEntries, ownEntries, stampAfter } from './merge-entries';
 import { keepJob } from '@/features/device/kept-jobs';
 import { sendSoon } from '@/features/device/outbox';
@@ -106,8 +107,8 @@ export function useJobRecord(initial: JobFile): JobRecord {
   const doubted = isUnread(reading);
   const entries = useMemo(() => {
     const all = mergeEntries([initial.entries, received, straight], own);
-    return doubted ? withoutProofsOf(initial.entries, all) : all;
-  }, [initial.entries, received, straight, own, doubted]);
+    return doubted ? withoutProofsOf(initial, all) : all;
+  }, [initial, received, straight, own, doubted]);
   const latest = useRef(entries);
   useEffect(() => {
     latest.current = entries;
@@ -195,11 +196,19 @@ export function useJobRecord(initial: JobFile): JobRecord {
   };
 }
 
-/** Something that ended them may be among what this device keeps and does not show. */
-function withoutProofsOf(earlier: readonly Entry[], all: readonly Entry[]): readonly Entry[] {
+/**
+ * Without the proofs of dead that hold: what ended them may be among what this device keeps and does not show. What a try
+ * found live stays.
+ */
+function withoutProofsOf({ entries: earlier, ...head }: JobFile, all: readonly Entry[]) {
+  const { catalogue } = familyOfJob(head);
   const proofs = new Set(
     earlier.flatMap((each) =>
-      each.kind === 'action' && each.action === 'proved-dead' ? [each.id] : [],
+      each.kind === 'action' &&
+      each.action === 'proved-dead' &&
+      judgeDeadProof(each, catalogue).kind === 'proved'
+        ? [each.id]
+        : [],
     ),
   );
   return all.filter(({ id }) => !proofs.has(id));

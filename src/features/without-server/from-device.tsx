@@ -96,12 +96,14 @@ function useTheme(): void {
 
 function SilentDevice() {
   return (
-    <main className="mx-auto max-w-xl p-6" role="alert">
-      <h1 className="text-title-l font-semibold">This device’s own store does not answer</h1>
-      <p className="mt-3 text-lead">
-        Nor does the server. The page comes as soon as one of them does. What was entered is kept;
-        closing other tabs of Ohmmeter may help.
-      </p>
+    <main className="mx-auto max-w-xl p-6">
+      <div role="alert">
+        <h1 className="text-title-l font-semibold">This device’s own store does not answer</h1>
+        <p className="mt-3 text-lead">
+          Nor does the server. The page comes as soon as one of them does. What was entered is kept;
+          closing other tabs of Ohmmeter may help.
+        </p>
+      </div>
     </main>
   );
 }
