@@ -1,5 +1,6 @@
 import 'server-only';
 
+/** Who hears nothing for several of these has lost its connection, though nothing has told it so. */
 const beatMilliseconds = 15_000;
 
 /** What ends each stream that is open: a server that is told to stop would wait for them for ever. */
@@ -29,7 +30,7 @@ export function streamOf(
   const stream = new ReadableStream<Uint8Array>({
     start(controller) {
       const say = (text: string) => controller.enqueue(encoder.encode(text));
-      const beat = setInterval(() => say(': beat\n\n'), beatMilliseconds);
+      const beat = setInterval(() => say('event: beat\ndata: \n\n'), beatMilliseconds);
       const end = begin(say);
       stop = () => {
         openStreams.delete(close);

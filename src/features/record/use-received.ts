@@ -12,6 +12,10 @@ export interface Received {
 }
 
 const retryMilliseconds = 3000;
+/** A server that says nothing for so long is taken not to answer. */
+const patienceMilliseconds = 15_000;
+/** The server says something every 15 s (server/stream.ts): in a cellar a connection is lost, and nothing tells of it. */
+const longestSilenceMilliseconds = 40_000;
 
 /**
  * Asks for what comes to a job whenever the server says that something came, when the page comes to the front again and when
@@ -26,6 +30,7 @@ export function useReceived(jobId: string, knownCount: number): Received {
       try {
         const response = await fetch(`/api/jobs/${jobId}/entries?after=${count.current}`, {
           cache: 'no-store',
+          signal: AbortSignal.timeout(patienceMilliseconds),
         });
         if (!response.ok) return setHearing(false);
         const { entries: fresh, more } = (await response.json()) as {
@@ -43,9 +48,25 @@ export function useReceived(jobId: string, knownCount: number): Received {
     });
     let source: EventSource | undefined;
     let later: ReturnType<typeof setTimeout> | undefined;
+    let silence: ReturnType<typeof setTimeout> | undefined;
+    const close = () => {
+      clearTimeout(silence);
+      source?.close();
+      source = undefined;
+    };
+    const heard = () => {
+      clearTimeout(silence);
+      silence = setTimeout(() => {
+        setHearing(false);
+        close();
+        open();
+      }, longestSilenceMilliseconds);
+    };
     const open = () => {
       if (source || document.visibilityState === 'hidden') return;
       source = new EventSource(`/api/jobs/${jobId}/events`);
+      heard();
+      for (const each of ['open', 'beat', 'entries', 'deaf']) source.addEventListener(each, heard);
       source.addEventListener('entries', () => void ask());
       source.addEventListener('deaf', () => setHearing(false));
       source.addEventListener('error', () => {
@@ -58,10 +79,8 @@ export function useReceived(jobId: string, knownCount: number): Received {
       });
     };
     const turn = () => {
-      if (document.visibilityState === 'hidden') {
-        source?.close();
-        source = undefined;
-      } else {
+      if (document.visibilityState === 'hidden') close();
+      else {
         open();
         void ask();
       }
@@ -72,7 +91,7 @@ export function useReceived(jobId: string, knownCount: number): Received {
     window.addEventListener('online', turn);
     return () => {
       clearTimeout(later);
-      source?.close();
+      close();
       document.removeEventListener('visibilitychange', turn);
       window.removeEventListener('focus', turn);
       window.removeEventListener('online', turn);
