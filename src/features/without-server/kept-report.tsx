@@ -17,7 +17,7 @@ export function KeptReport({
   initial: JobFile;
   organisation: Organisation;
 }) {
-  const { job, isReady } = useJobRecord(initial);
+  const { job, isReady, trouble } = useJobRecord(initial);
   const { id, number } = job.job;
   const file = useMemo(
     () => `data:application/json;charset=utf-8,${encodeURIComponent(JSON.stringify(job))}`,
@@ -30,6 +30,11 @@ export function KeptReport({
         <ReportNav jobId={id} number={number} file={file} />
       </PageBar>
       <main>
+        {trouble && (
+          <p role="alert" className="bg-heat-wash px-5 py-2 text-small font-medium">
+            {trouble}
+          </p>
+        )}
         {isReady ? (
           <Report job={job} organisation={organisation} depth="one-step" />
         ) : (
