@@ -137,6 +137,7 @@ export function useJobRecord(initial: JobFile): JobRecord {
           );
       latest.current = [...before, ...made];
       const keeping = keepEntries(jobId, made);
+      untaken.current = undefined;
       setUntakenIds(none);
       try {
         await inTime(keeping.kept);
