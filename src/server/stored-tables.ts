@@ -44,8 +44,7 @@ export function takeStoredTables(job: Pick<JobFile, 'unit' | 'site'>): string | 
 export function tableTextOf(job: Pick<JobFile, 'unit' | 'site'>): string {
   const stored = takeStoredTables(job);
   if (stored !== undefined) return stored;
-  const family = familyOfJob(job);
-  const pack = packTables(family, family.plateOf(job));
+  const pack = packTables(job);
   const text = JSON.stringify(pack);
   store?.write(pack.of, text);
   return remember(pack.of, text);

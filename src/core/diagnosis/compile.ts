@@ -2,7 +2,7 @@ import { gridOf, nearestPoints } from './grid';
 import { Shelf } from './shelf';
 import type { FamilyModel, Observable } from './model';
 import { openTable, type ObservableTable, type RowClasses } from './observable-table';
-import { packTable, unpackTable, type PackedTable } from './packed-table';
+import { checkPacked, packTable, type PackedTable } from './packed-table';
 
 /**
  * A family compiled for one plate: a row for every hypothesis at every grid point of the shared unknowns, and for every
@@ -30,9 +30,12 @@ export interface CompiledFamily<O extends Observable = Observable> {
   rowsAfter(repairs: readonly string[]): readonly RowsAfter[];
   /** Classes of all rows for a result that was taken after the repairs. */
   classesAfter(observable: O, repairs: readonly string[]): ClassesAfter;
-  /** The tables of these observables, filled and packed to be sent. */
-  pack(observables: readonly O[]): readonly PackedTable[];
-  /** Takes tables that were packed elsewhere from the same model, where nothing is filled here yet. */
+  /** The tables of these observables, filled for those hypotheses or for all, and packed to be sent. */
+  pack(observables: readonly O[], hypotheses?: readonly number[]): readonly PackedTable[];
+  /**
+   * Takes tables that were packed elsewhere from the same model, where nothing is filled here yet.
+   * @throws RangeError where they were packed from another model.
+   */
   adopt(packed: readonly PackedTable[]): void;
 }
 
@@ -78,11 +81,16 @@ export function compileFamily<O extends Observable>(model: FamilyModel<O>): Comp
     fine: nearestPoints(grids.fine, grids.fine),
     coarse: nearestPoints(grids.coarse, grids.fine),
   };
+  /** What came packed and nobody has asked for yet. */
+  const adopted = new Map<string, PackedTable>();
   const table = (observable: O): ObservableTable => {
-    const shelf = observable.isOneOff && !tables.has(observable.key) ? oneOffs : tables;
-    return shelf.kept(observable.key, () =>
-      openTable(model, observable, rowStart, isCoarse, grids),
-    );
+    const { key, isOneOff } = observable;
+    const shelf = isOneOff && !tables.has(key) && !adopted.has(key) ? oneOffs : tables;
+    return shelf.kept(key, () => {
+      const packed = adopted.get(key);
+      adopted.delete(key);
+      return openTable(model, observable, rowStart, isCoarse, grids, packed);
+    });
   };
   const mapRows = (after: readonly (readonly number[])[], state: number): Uint32Array => {
     const rows = new Uint32Array(rowCount);
@@ -131,9 +139,20 @@ export function compileFamily<O extends Observable>(model: FamilyModel<O>): Comp
         classesAt(rowsAfter(done, observable), rowStart, now),
       );
     },
-    pack: (observables) => observables.map((each) => packTable(each.key, filled(each), rowStart)),
+    pack(observables, wanted) {
+      if (!wanted) return observables.map((each) => packTable(each.key, filled(each), rowStart));
+      const isWanted = new Set(wanted);
+      return observables.map((each) => {
+        const found = table(each);
+        found.ensureThese(wanted);
+        return packTable(each.key, found, rowStart, (h) => isWanted.has(h));
+      });
+    },
     adopt(packed) {
-      for (const each of packed) tables.kept(each.key, () => unpackTable(each, rowStart));
+      for (const each of packed) {
+        checkPacked(each, rowStart);
+        if (!tables.has(each.key)) adopted.set(each.key, each);
+      }
     },
   };
 }

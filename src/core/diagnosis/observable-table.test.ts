@@ -11,7 +11,8 @@ import {
 } from '.';
 import { rightDensity } from './meter';
 import { binOutcomes } from './outcome-bins';
-import { packTable, unpackTable } from './packed-table';
+import type { ObservableTable } from './observable-table';
+import { packTable, type PackedTable } from './packed-table';
 
 /** The lamp, with what it shows given by hypothesis. */
 const showing = (outcomes: readonly Readonly<Record<string, number>>[]): FamilyModel => ({
@@ -153,23 +154,47 @@ describe('the class of a contact that comes and goes', () => {
 });
 
 describe('a table that is packed', () => {
-  it.each(['ohms', 'look'])('comes back with the same classes: %s', (key) => {
-    const { family, table } = tableOf(lamp, { key });
-    const packed = JSON.parse(JSON.stringify(packTable(key, table, family.rowStart))) as Parameters<
-      typeof unpackTable
-    >[0];
-    const back = unpackTable(packed, family.rowStart);
-    expect(back.classes).toEqual(table.classes);
-    expect(back.classOfRow).toEqual(table.classOfRow);
-    expect(back.isFlat).toEqual(table.isFlat);
+  const sent = (packed: PackedTable) => JSON.parse(JSON.stringify(packed)) as PackedTable;
+  const told = ({ classes, classOfRow, isFlat }: ObservableTable) => ({
+    classes,
+    classOfRow,
+    isFlat,
   });
 
-  it('comes back with what is read otherwise', () => {
-    const { family, table } = tableOf(flickering, { key: 'ohms' });
-    const packed = JSON.parse(
-      JSON.stringify(packTable('ohms', table, family.rowStart)),
-    ) as Parameters<typeof unpackTable>[0];
-    expect(unpackTable(packed, family.rowStart).classes).toEqual(table.classes);
+  it.each([
+    [lamp, 'ohms'],
+    [lamp, 'look'],
+    [flickering, 'ohms'],
+  ])('comes back with the same classes', (model, key) => {
+    const { family, table } = tableOf(model, { key });
+    const device = compileFamily(model);
+    device.adopt([sent(packTable(key, table, family.rowStart))]);
+    expect(told(device.table({ key }))).toEqual(told(table));
+  });
+
+  it.each([
+    [lamp, 'ohms'],
+    [lamp, 'look'],
+    [flickering, 'ohms'],
+  ])('in part is filled on, with the classes that came', (model, key) => {
+    const { family, table } = tableOf(model, { key });
+    const asked: number[] = [];
+    const device = compileFamily({
+      ...model,
+      predictor: (observable) => (index) => {
+        asked.push(index);
+        return model.predictor(observable)(index);
+      },
+    });
+    const [first, ...others] = model.hypotheses.keys();
+    device.adopt([sent(packTable(key, table, family.rowStart, (h) => h !== first))]);
+    const back = device.table({ key });
+    expect(asked).toEqual([]);
+    back.ensureThese(others);
+    expect(asked).toEqual([]);
+    back.ensureAll();
+    expect(asked).toEqual([first]);
+    expect(told(back)).toEqual(told(table));
   });
 
   it('of another model is refused, not read into the wrong rows', () => {
@@ -180,7 +205,7 @@ describe('a table that is packed', () => {
       hypotheses: [...lamp.hypotheses, { ...lamp.hypotheses[1]!, id: 'another' }],
       predictor: (observable) => (index) => lamp.predictor(observable)(index % 3),
     });
-    expect(() => unpackTable(packed, more.rowStart)).toThrow(/another model/);
+    expect(() => more.adopt([packed])).toThrow(/another model/);
     const finer = compileFamily({
       ...lamp,
       unknowns: [
@@ -192,6 +217,8 @@ describe('a table that is packed', () => {
         },
       ],
     });
-    expect(() => unpackTable(packed, finer.rowStart)).toThrow(/another model/);
+    expect(() => finer.adopt([packed])).toThrow(/another model/);
+    const odd = { ...packed, runOf: packed.runOf.map(() => packed.runs.length) };
+    expect(() => family.adopt([odd])).toThrow(/another model/);
   });
 });

@@ -1,6 +1,7 @@
 import type { Grid } from './grid';
 import { quantityClass, spreadOnScale, toScale, type OutcomeClass } from './meter';
 import type { FamilyModel, Observable, Prediction, QuantityPrediction } from './model';
+import { unpackClasses, unpackRows, type PackedTable } from './packed-table';
 
 /** The outcome class that each row predicts. */
 export interface RowClasses {
@@ -12,6 +13,8 @@ export interface RowClasses {
 /** Filled as hypotheses are asked about: those that no longer matter are never predicted. */
 export interface ObservableTable extends RowClasses {
   readonly classes: readonly OutcomeClass[];
+  /** For each hypothesis, 1 where its rows are there. */
+  readonly isFilled: Uint8Array;
   ensure(hypothesis: number): void;
   ensureThese(hypotheses: readonly number[]): void;
   ensureAll(): void;
@@ -22,23 +25,24 @@ const classWidth = 0.4;
 /** Spreads are told apart by steps of a factor e^(1/5). */
 const spreadSteps = 5;
 
-/** A table with nothing in it yet. */
+/** A table with nothing in it yet but what was packed of it elsewhere. */
 export function openTable<O extends Observable>(
   model: FamilyModel<O>,
   observable: O,
   rowStart: Uint32Array,
   isCoarse: Uint8Array,
   grids: Readonly<Record<'fine' | 'coarse', Grid>>,
+  packed?: PackedTable,
 ): ObservableTable {
   const count = model.hypotheses.length;
   const classOfRow = new Uint16Array(rowStart[count]!);
   const isFlat = new Uint8Array(count);
   const isFilled = new Uint8Array(count);
-  let filled = 0;
+  let filled = packed ? unpackRows(packed, rowStart, { classOfRow, isFlat, isFilled }) : 0;
   let predict: ReturnType<FamilyModel<O>['predictor']> | undefined;
-  const classes: OutcomeClass[] = [];
-  const classByKey = new Map<string | number, number>();
-  const classFor = (key: string | number, make: () => OutcomeClass): number => {
+  const classes: OutcomeClass[] = packed ? unpackClasses(packed) : [];
+  const classByKey = filled > 0 && filled < count ? keysOf(classes) : new Map<ClassKey, number>();
+  const classFor = (key: ClassKey, make: () => OutcomeClass): number => {
     let index = classByKey.get(key);
     if (index === undefined) {
       index = classes.length;
@@ -51,16 +55,12 @@ export function openTable<O extends Observable>(
   const quantityAt = (prediction: QuantityPrediction, grid: Grid, point: number): number => {
     const { meter, otherwise } = prediction;
     const { centre, spread } = placed(prediction, grid, point);
-    // Width and place go by the rounded spread: two classes with the same numbers are the same stretch of the scale.
-    const size = Math.round(Math.log(spread) * spreadSteps);
-    const width = classWidth * Math.min(Math.exp(size / spreadSteps), 0.05);
-    const at = Math.round(centre / width);
-    const key = at * 1024 + size + 512;
+    const key = quantityKey(centre, spread);
     const own = () => quantityClass(meter, centre, spread);
     if (!otherwise) return classFor(key, own);
     const { share } = otherwise;
     const of = quantityAt(otherwise.as, grid, point);
-    return classFor(`${key} ${share} ${of}`, () => {
+    return classFor(otherwiseKey(key, share, of), () => {
       const as = classes[of]!;
       return as.kind === 'quantity' ? { ...own(), otherwise: { share, as } } : own();
     });
@@ -71,13 +71,8 @@ export function openTable<O extends Observable>(
     const prediction = given.kind === 'quantity' ? withVariance(given, ownVariance) : given;
     if (prediction.kind === 'outcomes') {
       const { probabilities } = prediction;
-      // Two looks with the same shares for different answers are not alike: the names belong to the class.
-      const key = Object.keys(probabilities)
-        .sort()
-        .map((name) => `${name}=${probabilities[name]!.toFixed(4)}`)
-        .join(' ');
       return {
-        found: [classFor(key, () => ({ kind: 'outcomes', probabilities }))],
+        found: [classFor(outcomesKey(probabilities), () => ({ kind: 'outcomes', probabilities }))],
         ofPoint: undefined,
       };
     }
@@ -117,6 +112,7 @@ export function openTable<O extends Observable>(
     classes,
     classOfRow,
     isFlat,
+    isFilled,
     ensure(h) {
       if (isFilled[h] === 0) fill(h);
     },
@@ -129,6 +125,40 @@ export function openTable<O extends Observable>(
       for (let h = 0; h < count; h++) if (isFilled[h] === 0) fill(h);
     },
   };
+}
+
+type ClassKey = string | number;
+
+/** Width and place go by the rounded spread: two classes with the same numbers are the same stretch of the scale. */
+function quantityKey(centre: number, spread: number): number {
+  const size = Math.round(Math.log(spread) * spreadSteps);
+  const width = classWidth * Math.min(Math.exp(size / spreadSteps), 0.05);
+  const at = Math.round(centre / width);
+  return at * 1024 + size + 512;
+}
+
+const otherwiseKey = (own: ClassKey, share: number, of: number) => `${own} ${share} ${of}`;
+
+/** Two looks with the same shares for different answers are not alike: the names belong to the class. */
+const outcomesKey = (probabilities: Readonly<Record<string, number>>): string =>
+  Object.keys(probabilities)
+    .sort()
+    .map((name) => `${name}=${probabilities[name]!.toFixed(4)}`)
+    .join(' ');
+
+/** Classes that came packed under the keys that they were made under, so that what is filled later finds them. */
+function keysOf(classes: readonly OutcomeClass[]): Map<ClassKey, number> {
+  const found = new Map<ClassKey, number>();
+  const keyOf = (each: OutcomeClass): ClassKey => {
+    if (each.kind === 'outcomes') return outcomesKey(each.probabilities);
+    const own = quantityKey(each.centre, each.spread);
+    if (!each.otherwise) return own;
+    const { share, as } = each.otherwise;
+    // What is read otherwise is a class of its own, made before it.
+    return otherwiseKey(own, share, found.get(keyOf(as)) ?? -1);
+  };
+  classes.forEach((each, index) => found.set(keyOf(each), index));
+  return found;
 }
 
 /** What is read by hand is known so well, and no better, whatever is read. */

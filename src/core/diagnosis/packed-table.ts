@@ -1,10 +1,9 @@
 import { quantityClass, type OutcomeClass, type QuantityClass } from './meter';
 import type { MeterModel } from './model';
-import type { ObservableTable } from './observable-table';
 
 /**
- * A filled table as plain data: what a server has worked out once for a plate, a device need not work out again. Most
- * hypotheses predict what another one predicts, so their rows are kept once.
+ * A table as plain data: what a server has worked out once for a plate, a device need not work out again. Most hypotheses
+ * predict what another one predicts, so their rows are kept once.
  */
 export interface PackedTable {
   /** Key of the observable. */
@@ -12,8 +11,17 @@ export interface PackedTable {
   readonly classes: PackedClasses;
   /** Distinct rows of classes over the grid points of a hypothesis; one number where all points have the same class. */
   readonly runs: readonly (number | readonly number[])[];
-  /** For each hypothesis, which of the runs it has. */
+  /** For each hypothesis, which of the runs it has; `notPacked` where that was not worked out. */
   readonly runOf: readonly number[];
+}
+
+export const notPacked = -1;
+
+/** Rows of a table: those of a hypothesis are there where it is filled. */
+interface Rows {
+  readonly classOfRow: Uint16Array;
+  readonly isFlat: Uint8Array;
+  readonly isFilled: Uint8Array;
 }
 
 type PackedClasses =
@@ -28,18 +36,19 @@ type PackedQuantity =
   | readonly [centre: number, spread: number]
   | readonly [centre: number, spread: number, share: number, otherwise: PackedQuantity];
 
-/** Packs a table that is filled. */
+/** Packs a table as far as it is filled for the hypotheses. */
 export function packTable(
   key: string,
-  { classes, classOfRow, isFlat }: ObservableTable,
+  { classes, classOfRow, isFlat, isFilled }: Rows & { readonly classes: readonly OutcomeClass[] },
   rowStart: Uint32Array,
+  isWanted: (hypothesis: number) => boolean = () => true,
 ): PackedTable {
   const runs: (number | number[])[] = [];
   const known = new Map<string | number, number>();
-  const runOf: number[] = [];
-  for (let h = 0; h < isFlat.length; h++) {
+  const runOf = Array.from(isFlat, (flat, h) => {
+    if (isFilled[h] === 0 || !isWanted(h)) return notPacked;
     const first = classOfRow[rowStart[h]!]!;
-    const run = isFlat[h] === 1 ? first : [...classOfRow.subarray(rowStart[h], rowStart[h + 1])];
+    const run = flat === 1 ? first : [...classOfRow.subarray(rowStart[h], rowStart[h + 1])];
     const runKey = typeof run === 'number' ? run : run.join(' ');
     let index = known.get(runKey);
     if (index === undefined) {
@@ -47,42 +56,44 @@ export function packTable(
       runs.push(run);
       known.set(runKey, index);
     }
-    runOf.push(index);
-  }
+    return index;
+  });
   return { key, classes: packClasses(classes), runs, runOf };
 }
 
 /**
  * @throws RangeError where the table was packed from another model.
  */
-export function unpackTable(
-  { key, classes: packed, runs, runOf }: PackedTable,
-  rowStart: Uint32Array,
-): ObservableTable {
+export function checkPacked({ key, runs, runOf }: PackedTable, rowStart: Uint32Array): void {
   const count = rowStart.length - 1;
-  const classes = unpackClasses(packed);
-  const classOfRow = new Uint16Array(rowStart[count]!);
-  const isFlat = new Uint8Array(count);
-  for (let h = 0; h < count; h++) {
-    const run = runs[runOf[h] ?? -1];
-    const isMatching = typeof run === 'number' || run?.length === rowStart[h + 1]! - rowStart[h]!;
-    if (run === undefined || !isMatching) {
-      throw new RangeError(`the table of "${key}" was packed from another model`);
-    }
+  const isMatching = (each: number, h: number) => {
+    if (each === notPacked) return true;
+    const run = runs[each];
+    return typeof run === 'number' || run?.length === rowStart[h + 1]! - rowStart[h]!;
+  };
+  if (runOf.length !== count || !runOf.every(isMatching)) {
+    throw new RangeError(`the table of "${key}" was packed from another model`);
+  }
+}
+
+/** Puts what was packed into the rows of a table of the same model; gives how many hypotheses that fills. */
+export function unpackRows(
+  { runs, runOf }: PackedTable,
+  rowStart: Uint32Array,
+  { classOfRow, isFlat, isFilled }: Rows,
+): number {
+  let filled = 0;
+  for (let h = 0; h < isFlat.length; h++) {
+    const run = runs[runOf[h]!];
+    if (run === undefined) continue;
+    isFilled[h] = 1;
+    filled += 1;
     if (typeof run === 'number') {
       isFlat[h] = 1;
       classOfRow.fill(run, rowStart[h], rowStart[h + 1]);
     } else classOfRow.set(run, rowStart[h]);
   }
-  const ensureNothing = () => undefined;
-  return {
-    classes,
-    classOfRow,
-    isFlat,
-    ensure: ensureNothing,
-    ensureThese: ensureNothing,
-    ensureAll: ensureNothing,
-  };
+  return filled;
 }
 
 function packClasses(classes: readonly OutcomeClass[]): PackedClasses {
@@ -113,7 +124,7 @@ function unpackQuantity(
     : { ...own, otherwise: { share, as: unpackQuantity(otherwise, meter) } };
 }
 
-const unpackClasses = (packed: PackedClasses): OutcomeClass[] =>
+export const unpackClasses = ({ classes: packed }: PackedTable): OutcomeClass[] =>
   'meter' in packed
     ? packed.at.map((each) => unpackQuantity(each, packed.meter))
     : packed.probabilities.map((probabilities) => ({ kind: 'outcomes', probabilities }));

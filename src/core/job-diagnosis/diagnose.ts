@@ -80,6 +80,8 @@ export interface Diagnosis {
 
 export interface DiagnosisOptions {
   readonly parameters?: FamilyParameters;
+  /** Tables to ask instead of those that are kept for its plate. */
+  readonly tables?: CompiledFamily;
   /** One step ahead only: takes a fraction of the time, and is what answers until tables are filled. */
   readonly depth?: 'rollout' | 'one-step';
   /** The time now: a proof of dead that nobody has stayed with does not hold any more. */
@@ -107,12 +109,16 @@ export function diagnoseJob(job: JobFile, options: DiagnosisOptions = {}): Answe
 /** The belief that a job's entries lead to, without a plan. */
 export function openDiagnosis(
   job: JobFile,
-  { parameters: given, now }: Pick<DiagnosisOptions, 'parameters' | 'now'> = {},
+  {
+    parameters: given,
+    tables: asked,
+    now,
+  }: Pick<DiagnosisOptions, 'parameters' | 'tables' | 'now'> = {},
 ): OpenDiagnosis {
   const family = familyOfJob(job);
   const parameters = given ?? family.parameters;
   const plate = family.plateOf(job);
-  const tables = compiledFor(family, plate, parameters);
+  const tables = asked ?? compiledFor(family, plate, parameters);
   const { walked: all, state } = readLogbook(job.entries, family.catalogue, now);
   const walked = all.map((each) => codeAsResult(family, each));
   const evidence = evidenceOf(family, job, walked, parameters);

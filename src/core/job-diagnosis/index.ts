@@ -37,6 +37,7 @@ export * from './proof';
 export type { Recheck } from './recheck';
 export * from './result';
 export * from './stop';
+export * from './table-pack';
 export * from './tables';
 export { partReadingSchool, type UnreadPart } from './unread-part';
 export { isWayOpen } from './before-it';
