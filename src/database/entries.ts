@@ -17,6 +17,27 @@ export async function readEntries(transaction: FirmTransaction, jobId: string): 
   return row?.all ?? [];
 }
 
+/** How many entries a job has: a logbook only grows, and each is numbered. */
+export async function countEntries(transaction: FirmTransaction, jobId: string): Promise<number> {
+  const [last] = await transaction
+    .select({ sequence: max(entries.sequence) })
+    .from(entries)
+    .where(eq(entries.jobId, jobId));
+  return last?.sequence ?? 0;
+}
+
+/** Everybody who wrote in a job's logbook. */
+export async function readWriters(
+  transaction: FirmTransaction,
+  jobId: string,
+): Promise<ReadonlySet<string>> {
+  const rows = await transaction
+    .selectDistinct({ by: sql<string | null>`${entries.body}->>'by'` })
+    .from(entries)
+    .where(eq(entries.jobId, jobId));
+  return new Set(rows.flatMap(({ by }) => by ?? []));
+}
+
 /** What came to a job after its first so many entries. */
 export async function readEntriesAfter(
   transaction: FirmTransaction,
@@ -61,15 +82,11 @@ export async function appendPacked(
   { count, text }: PackedEntries,
 ): Promise<void> {
   if (count === 0) return;
-  const [last] = await transaction
-    .select({ sequence: max(entries.sequence) })
-    .from(entries)
-    .where(eq(entries.jobId, jobId));
-  const first = (last?.sequence ?? 0) + 1;
+  const before = await countEntries(transaction, jobId);
   // One value however many there are: the statement is written and planned once.
   await transaction.execute(sql`
     insert into entries (organisation_id, id, job_id, sequence, at, kind, body)
-    select ${organisationId}::uuid, (each->>'id')::uuid, ${jobId}::uuid, ${first - 1} + place, (each->>'at')::timestamptz, each->'body'->>'kind', each->'body'
+    select ${organisationId}::uuid, (each->>'id')::uuid, ${jobId}::uuid, ${before} + place, (each->>'at')::timestamptz, each->'body'->>'kind', each->'body'
     from jsonb_array_elements(${text}::jsonb) with ordinality as list(each, place)`);
   // Told to every server once this is committed, and by them to every device that has the job open.
   await transaction.execute(sql`select pg_notify(${entriesChannel}, ${jobId})`);

@@ -34,7 +34,7 @@ describe('the answer that comes with a page', () => {
 
   it('is for the check that the page is opened at', async () => {
     const chosen = 'lower-element-ohms';
-    const first = (await firstAnswer(job, { chosen }))!;
+    const first = (await firstAnswer(job, chosen))!;
     expect(first.selected!.expectation.check).toBe(chosen);
     expect(first.chosen).toBe(chosen);
     const proposed = (await firstAnswer(job))!;

@@ -2,6 +2,7 @@ import 'server-only';
 import { setTimeout as pause } from 'node:timers/promises';
 import type { BenchAnswer } from '../core/job-diagnosis';
 import { stillHolds, type JobFile } from '../core/job-file';
+import type { LongLogbook } from './heavy';
 import { inThread } from './threads';
 
 /** No page waits longer for its answer: the device works it out then. A long logbook takes the device longer than this server. */
@@ -10,11 +11,10 @@ const patience = { usualMilliseconds: 1200, longMilliseconds: 10_000 };
 /** Answers of so many jobs are kept: a page is opened more often than its job changes. */
 const mostKept = 100;
 
-/** An answer and what it is the answer to: a logbook only grows, so that its end says which one it was. */
+/** An answer and what it is the answer to: a logbook only grows, so that its length says which one it was. */
 interface KeptAnswer {
   readonly head: string;
-  /** How many entries, and the last of them. */
-  readonly logbook: string;
+  readonly entryCount: number;
   readonly at: string;
   readonly answer: Promise<BenchAnswer | undefined>;
 }
@@ -26,36 +26,57 @@ const kept = (): Map<string, KeptAnswer> => (global.ohmmeterFirstAnswers ??= new
  * The bench's answer that comes with the page, if it is known in time.
  * @param chosen the check that the page is opened at; the one that is proposed where there is none.
  */
-export function firstAnswer(
-  job: JobFile,
-  { isLong = false, chosen }: { readonly isLong?: boolean; readonly chosen?: string } = {},
-): Promise<BenchAnswer | undefined> {
-  const most = isLong ? patience.longMilliseconds : patience.usualMilliseconds;
-  return Promise.race([
-    knownAnswer(job, chosen, new Date().toISOString()),
-    pause(most, undefined, { ref: false }),
-  ]);
+export const firstAnswer = (job: JobFile, chosen?: string): Promise<BenchAnswer | undefined> =>
+  inTime(
+    patience.usualMilliseconds,
+    knownAnswer({ head: { ...job, entries: [] }, entryCount: job.entries.length, chosen }, (now) =>
+      inThread('answers', (service) => service.firstAnswer(job, chosen, now)),
+    ),
+  );
+
+/**
+ * The same for a job whose logbook is too long to be read on the thread that answers.
+ * @param head the job as it is seen, without its entries.
+ */
+export const firstAnswerOfLong = (
+  head: JobFile,
+  logbook: LongLogbook,
+  chosen?: string,
+): Promise<BenchAnswer | undefined> =>
+  inTime(
+    patience.longMilliseconds,
+    knownAnswer({ head, entryCount: logbook.entryCount, chosen }, (now) =>
+      inThread('answers', (service) => service.firstAnswerOfLong(logbook, chosen, now)),
+    ),
+  );
+
+const inTime = (
+  milliseconds: number,
+  answer: Promise<BenchAnswer | undefined>,
+): Promise<BenchAnswer | undefined> =>
+  Promise.race([answer, pause(milliseconds, undefined, { ref: false })]);
+
+interface Asked extends Pick<KeptAnswer, 'entryCount'> {
+  readonly head: JobFile;
+  readonly chosen: string | undefined;
 }
 
 async function knownAnswer(
-  job: JobFile,
-  chosen: string | undefined,
-  now: string,
+  { head: asked, entryCount, chosen }: Asked,
+  work: (now: string) => Promise<BenchAnswer | undefined>,
 ): Promise<BenchAnswer | undefined> {
-  const key = `${job.job.id} ${chosen ?? ''}`;
-  const head = JSON.stringify({ ...job, entries: [] });
-  const logbook = `${job.entries.length} ${job.entries.at(-1)?.id}`;
+  const now = new Date().toISOString();
+  const key = `${asked.job.id} ${chosen ?? ''}`;
+  const head = JSON.stringify(asked);
   const before = kept().get(key);
-  if (before?.head === head && before.logbook === logbook) {
+  if (before?.head === head && before.entryCount === entryCount) {
     const answer = await before.answer;
     if (answer && stillHolds(answer.state, before.at, now)) return answer;
   }
   // What goes wrong here the device, which then works it out, will tell.
-  const answer = inThread('answers', (service) => service.firstAnswer(job, chosen, now)).catch(
-    () => undefined,
-  );
+  const answer = work(now).catch(() => undefined);
   kept().delete(key);
-  kept().set(key, { head, logbook, at: now, answer });
+  kept().set(key, { head, entryCount, at: now, answer });
   for (const oldest of kept().keys()) {
     if (kept().size <= mostKept) break;
     kept().delete(oldest);

@@ -6,14 +6,16 @@ import type { Technician } from '../database/technicians';
 /**
  * A stored job as a job file: what the browser works on, and what is exported. A job that came as a file keeps every word of
  * it that is not written anew here.
+ * @param writers who wrote in its logbook, where that is not given with it.
  */
 export function jobFileOf(
   { job, unit, site, customer, technician }: JobWithUnit,
   entries: readonly Entry[],
   technicians: readonly Technician[] = [technician],
+  writers: ReadonlySet<string | undefined> = new Set(entries.map((each) => each.by)),
 ): JobFile {
   const { envelope } = job;
-  const people = peopleOf(envelope, technician, technicians, entries);
+  const people = peopleOf(envelope, technician, technicians, writers);
   return {
     ...envelope,
     format: 'ohmmeter-job',
@@ -75,9 +77,8 @@ function peopleOf(
   envelope: JobWithUnit['job']['envelope'],
   owner: Technician,
   technicians: readonly Technician[],
-  entries: readonly Entry[],
+  wrote: ReadonlySet<string | undefined>,
 ): NonNullable<JobFile['people']> {
-  const wrote = new Set(entries.map((each) => each.by));
   const own = [owner, ...technicians.filter(({ id }) => id !== owner.id && wrote.has(id))].map(
     ({ id, name, liveWork, gasWork, licence }) => ({
       id,

@@ -51,32 +51,33 @@ export interface KnownJob {
   readonly fold?: RunningFold;
 }
 
-export function rememberJob({
-  organisationId,
-  job,
-  standing,
-  technicians,
-  fold = beginFold(job.entries, familyOfJob(job).catalogue),
-}: KnownJob): void {
-  const { id } = job.job;
+export function rememberJob({ job, fold, ...rest }: KnownJob): void {
+  rememberFolded({
+    ...rest,
+    head: { ...job, entries: [] },
+    ids: job.entries.map((each) => each.id),
+    fold: fold ?? beginFold(job.entries, familyOfJob(job).catalogue),
+  });
+}
+
+/** A job that was read and folded elsewhere. */
+export interface FoldedJob extends Omit<OpenJob, 'ids'> {
+  readonly ids: readonly string[];
+}
+
+export function rememberFolded({ ids, ...folded }: FoldedJob): void {
+  const { id } = folded.head.job;
   forgetJob(id);
   const jobs = own();
-  jobs.byId.set(id, {
-    organisationId,
-    head: { ...job, entries: [] },
-    ids: new Set(job.entries.map((each) => each.id)),
-    fold,
-    standing,
-    technicians,
-  });
-  jobs.entryCount += job.entries.length;
+  jobs.byId.set(id, { ...folded, ids: new Set(ids) });
+  jobs.entryCount += ids.length;
   for (const oldest of jobs.byId.keys()) {
     if (jobs.byId.size <= mostJobs && jobs.entryCount <= mostEntries) break;
     forgetJob(oldest);
   }
 }
 
-/** Folding a longer logbook would be felt by others: it is left to the first entry that comes. */
+/** Folding a longer logbook would be felt by others: it is done in a thread, or left to the first entry that comes. */
 const mostWhenOpened = 1000;
 
 /** A job that somebody opened is one that entries are likely to come to. */

@@ -3,12 +3,15 @@ import { validate as isUuid } from 'uuid';
 import { familyOfJob } from '../core/appliances/all';
 import { asSeenBy, type JobFile } from '../core/job-file';
 import type { BenchAnswer } from '../core/job-diagnosis';
+import type { FirmTransaction } from '../database/client';
+import { countEntries } from '../database/entries';
 import type { Organisation, Technician } from '../database/technicians';
 import { mostAtOnce } from './entries-after';
 import { NotFound } from './errors';
-import { firstAnswer } from './first-answer';
+import { firstAnswer, firstAnswerOfLong } from './first-answer';
+import { openAhead } from './open-ahead';
 import { rememberOpened } from './open-jobs';
-import { readKnownJob } from './read-job';
+import { readKnownJob, readLongJobHead } from './read-job';
 import { inFirm } from './in-firm';
 import { readSession } from './session';
 
@@ -27,7 +30,7 @@ export type NoPage = 'no-firm' | 'no-job';
 
 /** A job for one of its pages, or why there is none. */
 export async function readJobPage(asked: string): Promise<JobPage | NoPage> {
-  const read = await readWhole(asked);
+  const read = await readSeen(asked);
   return typeof read === 'string' ? read : read.page;
 }
 
@@ -36,29 +39,43 @@ export async function readBenchPage(
   asked: string,
   check?: string,
 ): Promise<(JobPage & { readonly first: Promise<BenchAnswer | undefined> }) | NoPage> {
-  const read = await readWhole(asked);
+  const read = await readSeen(asked);
   if (typeof read === 'string') return read;
-  const chosen = familyOfJob(read.whole).isCheckId(check) ? check : undefined;
-  return { ...read.page, first: firstAnswer(read.whole, { isLong: read.page.isLong, chosen }) };
+  const { page, organisationId } = read;
+  const chosen = familyOfJob(page.job).isCheckId(check) ? check : undefined;
+  if (!page.isLong) return { ...page, first: firstAnswer(page.job, chosen) };
+  const logbook = {
+    organisationId,
+    jobId: page.job.job.id,
+    entryCount: page.logbook.count,
+    technician: { liveWork: page.technician.liveWork, gasWork: page.technician.gasWork },
+    organisation: { schools: page.organisation.schools },
+  };
+  const first = firstAnswerOfLong(page.job, logbook, chosen);
+  // Nobody waits for this: what comes before it is there is taken as it was before.
+  void first.then(() => openAhead(organisationId, logbook.jobId)).catch(() => undefined);
+  return { ...page, first };
 }
 
-async function readWhole(
+async function readSeen(
   asked: string,
-): Promise<{ readonly page: JobPage; readonly whole: JobFile } | NoPage> {
+): Promise<{ readonly page: JobPage; readonly organisationId: string } | NoPage> {
   if (!isUuid(asked)) return 'no-job';
   const id = asked.toLowerCase();
   const session = await readSession();
   if (!session) return 'no-firm';
   const { technician, organisation } = session;
   try {
-    const known = await inFirm((transaction) => readKnownJob(transaction, id));
-    if (known) rememberOpened(known);
-    if (!known) return 'no-firm';
-    const whole = asSeenBy(known.job, technician, organisation);
+    const read = await inFirm(async (transaction, organisationId) => ({
+      ...(await readAsLongAsItIs(transaction, id)),
+      organisationId,
+    }));
+    if (!read) return 'no-firm';
+    const { job, count, isLong, organisationId } = read;
     const page = {
-      job: isLong(whole) ? { ...whole, entries: [] } : whole,
-      isLong: isLong(whole),
-      logbook: { count: whole.entries.length, atOnce: mostAtOnce },
+      job: asSeenBy(job, technician, organisation),
+      isLong,
+      logbook: { count, atOnce: mostAtOnce },
       organisation,
       technician: {
         id: technician.id,
@@ -68,7 +85,7 @@ async function readWhole(
         instruments: technician.instruments,
       },
     };
-    return { page, whole };
+    return { page, organisationId };
   } catch (error) {
     if (error instanceof NotFound) return 'no-job';
     throw error;
@@ -78,4 +95,15 @@ async function readWhole(
 /** More entries than these make the page itself heavy. */
 const mostInPage = 500;
 
-const isLong = ({ entries }: JobFile): boolean => entries.length > mostInPage;
+async function readAsLongAsItIs(
+  transaction: FirmTransaction,
+  id: string,
+): Promise<{ readonly job: JobFile; readonly count: number; readonly isLong: boolean }> {
+  const count = await countEntries(transaction, id);
+  if (count > mostInPage) {
+    return { job: await readLongJobHead(transaction, id), count, isLong: true };
+  }
+  const known = await readKnownJob(transaction, id);
+  rememberOpened(known);
+  return { job: known.job, count: known.job.entries.length, isLong: false };
+}

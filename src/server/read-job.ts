@@ -1,6 +1,6 @@
 import type { JobFile } from '../core/job-file';
 import type { FirmTransaction } from '../database/client';
-import { readEntries } from '../database/entries';
+import { readEntries, readWriters } from '../database/entries';
 import { readJob } from '../database/jobs';
 import { listTechnicians } from '../database/technicians';
 import { NotFound } from './errors';
@@ -18,6 +18,20 @@ export async function readKnownJob(transaction: FirmTransaction, jobId: string):
   const job = jobFileOf(stored, await readEntries(transaction, jobId), technicians);
   const { organisationId, standing } = stored.job;
   return { organisationId, job, standing, technicians };
+}
+
+/**
+ * The same of a job whose logbook is too long to be read for it: its file without entries, with everybody who wrote in it.
+ * @throws NotFound where this firm has no such job.
+ */
+export async function readLongJobHead(
+  transaction: FirmTransaction,
+  jobId: string,
+): Promise<JobFile> {
+  const stored = await readJob(transaction, jobId);
+  if (!stored) throw new NotFound('This firm has no such job.');
+  const technicians = await listTechnicians(transaction);
+  return jobFileOf(stored, [], technicians, await readWriters(transaction, jobId));
 }
 
 /** The same without what it stands at. */

@@ -1,0 +1,59 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { Entry } from '../../src/core/job-file';
+import { countEntries } from '../../src/database/entries';
+import { foldJob } from '../../src/server/fold-job';
+import { openJob, rememberFolded, rememberJob } from '../../src/server/open-jobs';
+import { readKnownJob, readLongJobHead } from '../../src/server/read-job';
+import { recordQuickly } from '../../src/server/record-quickly';
+import { stamp } from '../plates';
+import { makeFirm, type TestFirm } from './firm';
+import { makeTestDatabase, type TestDatabase } from './test-database';
+
+/** A long logbook is read where nobody waits for it, and comes to the same as one that is read on the spot. */
+
+let test: TestDatabase;
+let firm: TestFirm;
+let job: string;
+const skip = (): Entry => ({
+  ...stamp(),
+  kind: 'skip',
+  check: 'supply-volts',
+  reason: 'cannot',
+});
+const off = (): Entry => ({ ...stamp(), kind: 'action', action: 'power-off' });
+
+beforeAll(async () => {
+  test = await makeTestDatabase();
+  firm = await makeFirm(test.database);
+  job = await firm.open(firm.live);
+  await firm.record(job, [{ ...off(), by: firm.dead.id }, skip(), skip()], firm.live);
+});
+afterAll(() => test.drop());
+
+describe('a job whose logbook is not read for its page', () => {
+  it('is told with everybody who wrote in it, and with how many entries there are', async () => {
+    const { entries, ...whole } = await firm.read(job);
+    const head = await firm.as((transaction) => readLongJobHead(transaction, job));
+    expect(head).toEqual({ ...whole, entries: [] });
+    expect(head.people!.map(({ id }) => id)).toContain(firm.dead.id);
+    expect(await firm.as((transaction) => countEntries(transaction, job))).toBe(entries.length);
+    const empty = await firm.open(firm.live);
+    expect(await firm.as((transaction) => countEntries(transaction, empty))).toBe(0);
+  });
+
+  it('is known as well when it was folded elsewhere, and takes its first entry by the short way', async () => {
+    rememberJob(await firm.as((transaction) => readKnownJob(transaction, job)));
+    const here = openJob(job);
+    rememberFolded((await foldJob(test.database, firm.id, job))!);
+    expect(openJob(job)).toEqual(here);
+    const more = skip();
+    expect(await recordQuickly(test.database, job, [more], firm.live.id)).toEqual([more.id]);
+    expect((await firm.entries(job)).at(-1)!.id).toBe(more.id);
+  });
+
+  it('that got an entry after it was folded gives the next one to the long way', async () => {
+    rememberFolded((await foldJob(test.database, firm.id, job))!);
+    await firm.record(job, [skip()], firm.live);
+    expect(await recordQuickly(test.database, job, [skip()], firm.live.id)).toBeUndefined();
+  });
+});
