@@ -1,4 +1,4 @@
-import { and, asc, eq, gt, inArray, max, sql } from 'drizzle-orm';
+import { and, asc, eq, gt, inArray, max, sql, type AnyColumn } from 'drizzle-orm';
 import type { Entry } from '../core/job-file';
 import { orUnavailable, type Database, type FirmTransaction } from './client';
 import type { Job } from './jobs';
@@ -6,12 +6,10 @@ import { packEntries, type PackedEntries } from './packed-entries';
 import { isOpenAt, type Standing } from './standing';
 import { entries } from './schema';
 
-/** The whole logbook, as one value: ten thousand rows are ten thousand times read from the wire. */
+/** The whole logbook. */
 export async function readEntries(transaction: FirmTransaction, jobId: string): Promise<Entry[]> {
   const [row] = await transaction
-    .select({
-      all: sql<Entry[] | null>`json_agg(${entries.body} order by ${entries.sequence})`,
-    })
+    .select({ all: inOrder(entries.body, entries.sequence) })
     .from(entries)
     .where(eq(entries.jobId, jobId));
   return row?.all ?? [];
@@ -45,14 +43,20 @@ export async function readEntriesAfter(
   count: number,
   most: number,
 ): Promise<Entry[]> {
-  const rows = await transaction
-    .select({ body: entries.body })
+  const part = transaction
+    .select({ body: entries.body, sequence: entries.sequence })
     .from(entries)
     .where(and(eq(entries.jobId, jobId), gt(entries.sequence, count)))
     .orderBy(asc(entries.sequence))
-    .limit(most);
-  return rows.map((each) => each.body);
+    .limit(most)
+    .as('part');
+  const [row] = await transaction.select({ all: inOrder(part.body, part.sequence) }).from(part);
+  return row?.all ?? [];
 }
+
+/** Bodies as one value: ten thousand rows are ten thousand times read from the wire. */
+const inOrder = (body: AnyColumn, sequence: AnyColumn) =>
+  sql<Entry[] | null>`json_agg(${body} order by ${sequence})`;
 
 /** The stored ones among the given ids, each with the job it belongs to. */
 export async function readEntriesById(
