@@ -33,9 +33,29 @@ export function effectiveEntries(entries: readonly Entry[]): Entry[] {
   });
 }
 
-/** What stands in an entry's place: itself, what it was corrected to last, or null where it was struck out. */
-export function currentEntry(entries: readonly Entry[], entry: Entry): Entry | null {
-  return correctionsOf(inOrder(entries))(entry);
+/** An entry as it was written, and what stands in its place now: itself, what it was corrected to, or null if struck out. */
+export interface FoundEntry {
+  readonly written: Entry;
+  readonly now: Entry | null;
+}
+
+/** Finds entries of a logbook by their ids. Of one and the same list it is made ready once: a long one is asked hundreds of times. */
+export function entryFinder(entries: readonly Entry[]): (id: string) => FoundEntry | undefined {
+  const found = finders.get(entries) ?? makeFinder(entries);
+  finders.set(entries, found);
+  return found;
+}
+
+const finders = new WeakMap<readonly Entry[], ReturnType<typeof entryFinder>>();
+
+function makeFinder(entries: readonly Entry[]): ReturnType<typeof entryFinder> {
+  const byId = new Map<string, Entry>();
+  for (const each of entries) if (!byId.has(each.id)) byId.set(each.id, each);
+  const standing = correctionsOf(inOrder(entries));
+  return (id) => {
+    const written = byId.get(id);
+    return written && { written, now: standing(written) };
+  };
 }
 
 /**

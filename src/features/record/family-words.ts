@@ -4,7 +4,7 @@ import { balancingResult, balancingTitle } from './balancing-words';
 import { mixingResult, mixingTitles } from './mixing-words';
 import { logWords } from './log-words';
 import {
-  currentEntry,
+  entryFinder,
   judgeDeadProof,
   quantityOf,
   type Entry,
@@ -115,7 +115,8 @@ export class FamilyWords {
       const words = this.answer(question, String(answer));
       return question === 'complaint' ? words : `${this.family.questions[question]!.ask} ${words}`;
     }
-    const entry = findEntry(job, entryId);
+    const found = entryFinder(job.entries)(entryId);
+    const entry = found && (found.now ?? found.written);
     return entry ? `${this.title(entry)} ${this.result(entry, system)}`.trimEnd() : entryId;
   }
 
@@ -296,11 +297,6 @@ export function wordsOf(family: ApplianceFamily): FamilyWords {
     made.set(family, words);
   }
   return words;
-}
-
-function findEntry(job: JobFile, id: string): Entry | undefined {
-  const entry = job.entries.find((each) => each.id === id);
-  return entry && (currentEntry(job.entries, entry) ?? entry);
 }
 
 const actionWords: Readonly<Record<string, string>> = {

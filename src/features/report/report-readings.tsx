@@ -8,7 +8,7 @@ import {
   type JudgedResult,
   type OpenDiagnosis,
 } from '@/core/job-diagnosis';
-import { quantityOf, type Entry, type JobFile } from '@/core/job-file';
+import { entryFinder, quantityOf, type Entry, type JobFile } from '@/core/job-file';
 import { showValue, valueText, type UnitSystem } from '@/core/quantities';
 import { MiniRuler } from '@/features/bench/logbook';
 import { wordsOf } from '@/features/record/family-words';
@@ -24,6 +24,10 @@ interface ReportLine {
 }
 
 function linesOf(job: JobFile, open: OpenDiagnosis): ReportLine[] {
+  const find = entryFinder(job.entries);
+  const corrected = new Set(
+    job.entries.flatMap((each) => (each.kind === 'correction' ? [each.replaces] : [])),
+  );
   return open.walked.flatMap((walked): ReportLine[] => {
     const { entry, before } = walked;
     const isResult =
@@ -32,17 +36,14 @@ function linesOf(job: JobFile, open: OpenDiagnosis): ReportLine[] {
       entry.kind === 'code' ||
       (entry.kind === 'action' && entry.action === 'proved-dead');
     if (!isResult) return [];
-    const first = job.entries.find((each) => each.id === entry.id);
-    const corrected = job.entries.some(
-      (each) => each.kind === 'correction' && each.replaces === entry.id,
-    );
+    const first = find(entry.id)?.written;
     return [
       {
         // A code is shown as it was written down, by the list of its make.
         entry: first?.kind === 'code' ? first : entry,
         judged: judgeEntry(open, job, walked),
         isAfterRepair: before.repairsDone.length > 0,
-        struck: corrected ? first : undefined,
+        struck: corrected.has(entry.id) ? first : undefined,
       },
     ];
   });
