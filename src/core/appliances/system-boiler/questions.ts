@@ -84,6 +84,8 @@ export const askedComplaints = [
 const warm: readonly SequenceEnd[] = ['runs', 'thump-or-late'];
 const little: readonly SequenceEnd[] = ['starves', 'races-and-stops', 'runs-short'];
 
+const noCall = { ...heatCall, thermostat1: 'down', thermostat2: 'down' };
+
 /** How the heating is, by what a call comes to and what its zone does. */
 function heating(seen: SystemSeen): Record<string, number> {
   const at = called(seen, heatCall);
@@ -91,12 +93,11 @@ function heating(seen: SystemSeen): Record<string, number> {
   const e = (id: string) => seen.elements[id]!;
   const [zone1, zone2] = [at.signals['pump.zone-1']! > 0.5, at.signals['relay.zone-2']! > 0.5];
   const isStuck = e('zone-1-pump.turns') < 0.5;
-  const calls = called(seen, { ...heatCall, thermostat1: 'down', thermostat2: 'down' });
   const heatsForEver =
     e('thermostat-1.open-ohm') < 1 ||
     e('zone-1-pair.ohm') < 1 ||
     e('pump-contact-1.open-ohm') < 1 ||
-    (e('end-heat.open-ohm') < 1 && calls.signals['called']! > 0.5);
+    (e('end-heat.open-ohm') < 1 && called(seen, noCall).signals['called']! > 0.5);
   const fires = share(ends, warm);
   const some = share(ends, little);
   const runs: Record<string, number> = heatsForEver
