@@ -7,8 +7,7 @@ import {
   readDraft,
   writeDraft,
 } from './store';
-
-const patienceMilliseconds = 15_000;
+import { serverPatienceMilliseconds } from './server-patience';
 
 /** The sending under way. One at a time, so that an earlier setting never arrives after a later one. */
 let last: Promise<unknown> = Promise.resolve();
@@ -72,7 +71,7 @@ async function sendUnlessReplaced(jobId: string, text: string): Promise<string |
       method: 'PUT',
       headers: { 'content-type': 'application/json' },
       body: text,
-      signal: AbortSignal.timeout(patienceMilliseconds),
+      signal: AbortSignal.timeout(serverPatienceMilliseconds),
     });
     if (response.status >= 500) return isUnkept ? neitherKeptNorSent : undefined;
     if (!isUnkept) await forgetDraft(key, text);

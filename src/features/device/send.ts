@@ -1,6 +1,7 @@
 import type { Entry, JobFile } from '@/core/job-file';
 import { sendKeptConstraints } from './send-constraints';
 import { deviceStore, type KeptCall, type KeptEntry, type KeptState } from './store';
+import { serverPatienceMilliseconds } from './server-patience';
 
 /** How the server answered what was sent. */
 export type SendOutcome =
@@ -10,9 +11,6 @@ export type SendOutcome =
 
 /** Entries sent at once. */
 const batchSize = 100;
-
-/** A server that says nothing for so long is taken not to answer. */
-const patienceMilliseconds = 15_000;
 
 const lockName = 'ohmmeter-sending';
 
@@ -135,7 +133,7 @@ export async function post(address: string, body: string): Promise<Posted> {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
       body,
-      signal: AbortSignal.timeout(patienceMilliseconds),
+      signal: AbortSignal.timeout(serverPatienceMilliseconds),
     });
   } catch {
     return { kind: 'waiting', message: 'No connection', isUnreachable: true };

@@ -38,3 +38,13 @@ export const troubleOfReading: Readonly<Record<Reading, string | undefined>> = {
   refused,
   closed,
 };
+
+/**
+ * What is told of two troubles at once: of what may be missing nothing is silenced by an entry that went straight to the server,
+ * which that says too.
+ * @param ofEntry what became of the last entry.
+ */
+export const toldTrouble = (ofEntry: string | undefined, reading: Reading): string | undefined =>
+  ofEntry === undefined || (ofEntry === keptByServer && isUnread(reading))
+    ? (troubleOfReading[reading] ?? ofEntry)
+    : ofEntry;

@@ -26,7 +26,7 @@ import {
   perhapsKept,
   slowToKeep,
   takenAfterAll,
-  troubleOfReading,
+  toldTrouble,
   type Reading,
 } from './store-trouble';
 import { usePresentTechnician } from './technician-context';
@@ -192,7 +192,7 @@ export function useJobRecord(initial: JobFile): JobRecord {
     cameWithMore,
     isHearing,
     append,
-    trouble: isTaken ? takenAfterAll : (trouble ?? troubleOfReading[reading]),
+    trouble: isTaken ? takenAfterAll : toldTrouble(trouble, reading),
     constrain,
   };
 }

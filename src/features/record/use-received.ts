@@ -3,6 +3,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Entry } from '@/core/job-file';
 import { oneRoundAtATime } from '@/features/device/one-round';
+import { serverPatienceMilliseconds } from '@/features/device/server-patience';
 
 /** What other devices wrote on a job since the page came, and whether this device would hear of it. */
 export interface Received {
@@ -12,8 +13,6 @@ export interface Received {
 }
 
 const retryMilliseconds = 3000;
-/** A server that says nothing for so long is taken not to answer. */
-const patienceMilliseconds = 15_000;
 /** The server says something every 15 s (server/stream.ts): in a cellar a connection is lost, and nothing tells of it. */
 const longestSilenceMilliseconds = 40_000;
 
@@ -30,7 +29,7 @@ export function useReceived(jobId: string, knownCount: number): Received {
       try {
         const response = await fetch(`/api/jobs/${jobId}/entries?after=${count.current}`, {
           cache: 'no-store',
-          signal: AbortSignal.timeout(patienceMilliseconds),
+          signal: AbortSignal.timeout(serverPatienceMilliseconds),
         });
         if (!response.ok) return setHearing(false);
         const { entries: fresh, more } = (await response.json()) as {
