@@ -2,7 +2,7 @@ import 'server-only';
 import { setTimeout as pause } from 'node:timers/promises';
 import type { BenchAnswer } from '../core/job-diagnosis';
 import { stillHolds, type JobFile } from '../core/job-file';
-import type { LongLogbook } from './heavy';
+import type { LongLogbook } from './answer-long';
 import { inThread } from './threads';
 
 /** No page waits longer for its answer: the device works it out then. A long logbook takes the device longer than this server. */

@@ -1,23 +1,13 @@
 import { benchAnswer, judgedAtOnce, type BenchAnswer } from '../core/job-diagnosis';
-import { asSeenBy, type JobFile } from '../core/job-file';
-import { applicationDatabase, asFirm } from '../database/client';
-import type { Organisation, Technician } from '../database/technicians';
+import type { JobFile } from '../core/job-file';
+import { applicationDatabase } from '../database/client';
+import { answerLong, type LongLogbook } from './answer-long';
 import { checkLogbook, type CheckedLogbook } from './check-logbook';
 import { foldJob } from './fold-job';
 import type { FoldedJob } from './open-jobs';
 import { prepareImport } from './prepare-import';
-import { readJobFile } from './read-job';
 import { settleJob } from './settle-job';
 import { tableTextOf, takeStoredTables } from './stored-tables';
-
-/** A job whose logbook is too long to be handed from thread to thread, as somebody works on it. */
-export interface LongLogbook {
-  readonly organisationId: string;
-  readonly jobId: string;
-  readonly entryCount: number;
-  readonly technician: Pick<Technician, 'liveWork' | 'gasWork'>;
-  readonly organisation: Pick<Organisation, 'schools'>;
-}
 
 /**
  * What takes long enough to be felt by whoever asks for something else at the same time: done in threads of their own
@@ -34,18 +24,12 @@ export const heavy = {
     return benchAnswer(job, chosen, { now, judgeMost: judgedAtOnce });
   },
 
-  /** The same of a long logbook, which is read here too; undefined where it is not as long as was thought. */
-  async firstAnswerOfLong(
-    { organisationId, jobId, entryCount, technician, organisation }: LongLogbook,
+  /** The same of a long logbook, which is read here too. */
+  firstAnswerOfLong: (
+    logbook: LongLogbook,
     chosen: string | undefined,
     now: string,
-  ): Promise<BenchAnswer | undefined> {
-    const job = await asFirm(applicationDatabase(), organisationId, (transaction) =>
-      readJobFile(transaction, jobId),
-    );
-    if (job.entries.length !== entryCount) return undefined;
-    return heavy.firstAnswer(asSeenBy(job, technician, organisation), chosen, now);
-  },
+  ): Promise<BenchAnswer | undefined> => answerLong(applicationDatabase(), logbook, chosen, now),
 
   /** Reads a job and folds its logbook, over a connection of this thread's own. */
   foldJob: (organisationId: string, jobId: string): Promise<FoldedJob | undefined> =>

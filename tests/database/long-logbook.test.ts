@@ -1,6 +1,9 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { Entry } from '../../src/core/job-file';
+import { familyOfJob } from '../../src/core/appliances/all';
+import { isLiveWork, type Entry } from '../../src/core/job-file';
 import { countEntries } from '../../src/database/entries';
+import type { Technician } from '../../src/database/technicians';
+import { answerLong } from '../../src/server/answer-long';
 import { foldJob } from '../../src/server/fold-job';
 import { openJob, rememberFolded, rememberJob } from '../../src/server/open-jobs';
 import { readKnownJob, readLongJobHead } from '../../src/server/read-job';
@@ -39,6 +42,34 @@ describe('a job whose logbook is not read for its page', () => {
     expect(await firm.as((transaction) => countEntries(transaction, job))).toBe(entries.length);
     const empty = await firm.open(firm.live);
     expect(await firm.as((transaction) => countEntries(transaction, empty))).toBe(0);
+  });
+
+  it('is answered as it is seen by whoever opens it, if it is as long as was thought', async () => {
+    const other = await firm.open(firm.live);
+    await firm.record(other, [{ ...skip(), check: 'upper-path-ohms' }], firm.live);
+    const answer = (technician: Technician, entryCount: number) =>
+      answerLong(
+        test.database,
+        {
+          organisationId: firm.id,
+          jobId: other,
+          entryCount,
+          technician,
+          organisation: { schools: {} },
+        },
+        undefined,
+        new Date().toISOString(),
+      );
+    const proposed = async (technician: Technician) => {
+      const { next, alternatives } = (await answer(technician, 1))!.answer;
+      return [next!, ...alternatives].map((each) => each.check);
+    };
+    const { catalogue } = familyOfJob(await firm.read(other));
+    const isLive = (check: string) =>
+      isLiveWork({ ...stamp(), kind: 'reading', check } as Entry, catalogue);
+    expect((await proposed(firm.live)).some(isLive)).toBe(true);
+    expect((await proposed(firm.dead)).some(isLive)).toBe(false);
+    expect(await answer(firm.live, 2)).toBeUndefined();
   });
 
   it('is known as well when it was folded elsewhere, and takes its first entry by the short way', async () => {
