@@ -15,7 +15,7 @@ export interface PackedTable {
   readonly runOf: readonly number[];
 }
 
-export const notPacked = -1;
+const notPacked = -1;
 
 /** Rows of a table: those of a hypothesis are there where it is filled. */
 interface Rows {

@@ -46,5 +46,5 @@ export const troubleOfReading: Readonly<Record<Reading, string | undefined>> = {
  */
 export const toldTrouble = (ofEntry: string | undefined, reading: Reading): string | undefined =>
   ofEntry === undefined || (ofEntry === keptByServer && isUnread(reading))
-    ? (troubleOfReading[reading] ?? ofEntry)
+    ? troubleOfReading[reading]
     : ofEntry;
