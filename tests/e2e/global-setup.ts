@@ -2,10 +2,7 @@ import { makeTestDatabase } from '../database/test-database';
 import { seedDemoData } from '../../src/server/demo/seed';
 import { startServer } from './server';
 
-/**
- * The demo data is worked out once, which takes most of a minute; every server has a copy of its own. One server for all
- * tests; each test opens jobs of its own.
- */
+/** The demo data is put in once; every server has a copy of its own. One server for all tests; each test opens jobs of its own. */
 export default async function setUp(): Promise<() => Promise<void>> {
   const demo = await makeTestDatabase();
   await seedDemoData(demo.database, new Date());
