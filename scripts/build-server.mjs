@@ -8,7 +8,7 @@ await build({
   bundle: true,
   platform: 'node',
   // Written for require: they are loaded from where they are installed.
-  external: ['next', 'pg', 'drizzle-orm', 'drizzle-orm/*', 'rotating-file-stream'],
+  external: ['next', 'pg', 'drizzle-orm', 'drizzle-orm/*', 'rotating-file-stream', 'send'],
   // A package that says that it is for the server alone finds itself there.
   conditions: ['react-server'],
   define: {

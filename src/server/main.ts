@@ -1,12 +1,13 @@
 import { createServer } from 'node:http';
 import next from 'next';
 import { everywhere } from '../door';
+import { giveBuildFile, isForBuildFile } from './build-files';
 import { logFault } from './log';
 import { jobOfEntries, takeByTheShortWay } from './short-way';
 
 /**
- * The server of the production build: everything goes to the framework, but what is written with every reading. Usage, by
- * ./ohmmeter and the tests: node dist/server.mjs PORT
+ * The server of the production build: everything goes to the framework, but what is written with every reading, and the
+ * files of the build. Usage, by ./ohmmeter and the tests: node dist/server.mjs PORT
  */
 
 const hostname = '127.0.0.1';
@@ -29,10 +30,14 @@ const server = createServer((request, response) => {
     response.writeHead(405, { ...everywhere, allow: 'GET, HEAD, POST, PUT, DELETE' }).end();
     return;
   }
+  const byTheFramework = () => void answer(request, response);
+  if (isForBuildFile(request)) {
+    giveBuildFile(request, response, byTheFramework);
+    return;
+  }
   const jobId = jobOfEntries(request);
-  void (jobId === undefined
-    ? answer(request, response)
-    : takeByTheShortWay(jobId, request, response));
+  if (jobId === undefined) byTheFramework();
+  else void takeByTheShortWay(jobId, request, response);
 });
 server.on('error', (error) => {
   // Not by the console: that is the log's, which writes no words.
