@@ -38,6 +38,31 @@ const config = [
       'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch'],
     },
   },
+  {
+    files: ['src/app/**/*.{ts,tsx}', 'src/features/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.*'],
+    rules: {
+      '@typescript-eslint/no-restricted-imports': [
+        'error',
+        {
+          paths: [
+            {
+              name: '@/core/job-diagnosis',
+              importNames: [
+                'benchAnswer',
+                'diagnoseJob',
+                'expectCheck',
+                'openDiagnosis',
+                'packTables',
+                'reportAnswer',
+              ],
+              message: 'It takes up to seconds: ask for it in a thread (server/heavy, workers).',
+            },
+          ],
+        },
+      ],
+    },
+  },
 ];
 
 export default config;

@@ -1,4 +1,10 @@
-import { benchAnswer, judgedAtOnce, type BenchAnswer } from '../core/job-diagnosis';
+import {
+  benchAnswer,
+  judgedAtOnce,
+  reportAnswer,
+  type BenchAnswer,
+  type ReportAnswer,
+} from '../core/job-diagnosis';
 import type { JobFile } from '../core/job-file';
 import { applicationDatabase } from '../database/client';
 import { answerLong, type LongLogbook } from './answer-long';
@@ -31,6 +37,12 @@ export const heavy = {
     now: string,
   ): Promise<BenchAnswer | undefined> => answerLong(applicationDatabase(), logbook, chosen, now),
 
+  /** What its report says. */
+  reportAnswer(job: JobFile): ReportAnswer {
+    takeStoredTables(job);
+    return reportAnswer(job);
+  },
+
   /** Reads a job and folds its logbook, over a connection of this thread's own. */
   foldJob: (organisationId: string, jobId: string): Promise<FoldedJob | undefined> =>
     foldJob(applicationDatabase(), organisationId, jobId),
@@ -41,8 +53,10 @@ export const heavy = {
   /** Reads a file that somebody brings, and makes its logbook ready to be stored. */
   prepareImport,
 
-  checkLogbook: (job: JobFile, earlierCount: number): CheckedLogbook =>
-    checkLogbook(job, earlierCount),
+  checkLogbook(job: JobFile, earlierCount: number): CheckedLogbook {
+    takeStoredTables(job);
+    return checkLogbook(job, earlierCount);
+  },
 };
 
 export type Heavy = typeof heavy;

@@ -11,7 +11,7 @@ import type { FirmTransaction } from '../database/client';
 import { appendEntries, readEntries, readEntriesById } from '../database/entries';
 import { lockJob, readJob, updateStanding, type JobWithUnit } from '../database/jobs';
 import { listTechnicians, type Technician } from '../database/technicians';
-import { checkLogbook, type CheckedLogbook } from './check-logbook';
+import { checkLogbook, mayAskEngine, type CheckedLogbook } from './check-logbook';
 import { Conflict, NotFound, Refused } from './errors';
 import { jobFileOf } from './job-file-of';
 import type { KnownJob } from './open-jobs';
@@ -71,7 +71,7 @@ export async function recordBatch(
     const earlier = await readEntries(transaction, jobId);
     const technicians = await listTechnicians(transaction);
     const job = jobFileOf(stored, [...earlier, ...fresh], technicians);
-    const { problems, fold, state } = await checked(job, earlier.length);
+    const { problems, fold, state } = await checked(job, fresh, earlier.length);
     refuse([...problems, ...withoutPermission(job, fresh, sender, technicians)]);
     const standing = standingFromRecord(state, job.entries.length, stored.job.standing);
     await appendEntries(transaction, organisationId, jobId, fresh);
@@ -81,11 +81,15 @@ export async function recordBatch(
   return { stored: batch.map((each) => each.id), known: knownJob };
 }
 
-/** A longer logbook is checked in a thread: it would be felt by others. */
+/** A longer logbook is checked in a thread, and whatever may ask the engine: it would be felt by others. */
 const mostHere = 1000;
 
-const checked = (job: JobFile, earlierCount: number): CheckedLogbook | Promise<CheckedLogbook> =>
-  job.entries.length <= mostHere
+const checked = (
+  job: JobFile,
+  fresh: readonly Entry[],
+  earlierCount: number,
+): CheckedLogbook | Promise<CheckedLogbook> =>
+  job.entries.length <= mostHere && !mayAskEngine(fresh)
     ? checkLogbook(job, earlierCount)
     : inThread('checks', (service) => service.checkLogbook(job, earlierCount));
 

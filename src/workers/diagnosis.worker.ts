@@ -16,11 +16,13 @@ import {
   judgedAtOnce,
   pictureOf,
   probePicture,
+  reportAnswer,
   type BenchAnswer,
   type Expectation,
   type PictureSetting,
   type PictureState,
   type ProbeAnswer,
+  type ReportAnswer,
 } from '../core/job-diagnosis';
 import { suspectChances } from '../core/diagnosis';
 import { downloadTables } from './download-tables';
@@ -108,6 +110,11 @@ const service = {
       probabilities: suspectChances(tables, standing),
       fitsNothing: answer.warnings.some((each) => each.entries.includes(entry.id)),
     };
+  },
+
+  /** What the job's report says, from one look ahead: the tables for more are with the server. */
+  async report(sent: SentJob): Promise<ReportAnswer> {
+    return reportAnswer(await taken(sent), { depth: 'one-step' });
   },
 
   /** What a check would read if it is taken with this load. */

@@ -8,13 +8,15 @@ import type { RepairProof } from './proof';
  * @param given the state before it is closed, what has been proved since the last repair, and what has stopped the diagnosis.
  */
 export function closingProblem(
-  {
-    state,
-    proof,
-    stop,
-  }: { readonly state: JobState; readonly proof: RepairProof; readonly stop: Stop | undefined },
+  given: {
+    readonly state: JobState;
+    /** Looked at only where it matters: it may have to be worked out. */
+    readonly proof: RepairProof;
+    readonly stop: Stop | undefined;
+  },
   { status, reason = '' }: Pick<StatusEntry, 'status' | 'reason'>,
 ): string | undefined {
+  const { state, stop } = given;
   const hasReason = reason.trim() !== '';
   const { lifted, repairsDone } = state;
   const unconfirmed = unconfirmedWires(state).length;
@@ -42,7 +44,7 @@ export function closingProblem(
       if (repairsDone.length === 0) {
         return 'No repair is done on this job. Say here why it is closed as repaired.';
       }
-      return unprovedWords[proof.verdict];
+      return unprovedWords[given.proof.verdict];
     case 'closed-not-repaired':
       if (hasReason) return undefined;
       return lifted.length > 0

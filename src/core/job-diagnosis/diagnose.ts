@@ -106,6 +106,16 @@ export function diagnoseJob(job: JobFile, options: DiagnosisOptions = {}): Answe
   return { ...open, answer: answerOf(open, job, options) };
 }
 
+/** The logbook gone through, without the engine: each entry that counts, a code as the result that it stands for. */
+export function walkedOf(
+  { unit, entries }: Pick<JobFile, 'unit' | 'entries'>,
+  now?: string,
+): Pick<OpenDiagnosis, 'walked' | 'state'> {
+  const family = familyOfJob({ unit });
+  const { walked, state } = readLogbook(entries, family.catalogue, now);
+  return { walked: walked.map((each) => codeAsResult(family, each)), state };
+}
+
 /** The belief that a job's entries lead to, without a plan. */
 export function openDiagnosis(
   job: JobFile,
@@ -119,8 +129,7 @@ export function openDiagnosis(
   const parameters = given ?? family.parameters;
   const plate = family.plateOf(job);
   const tables = asked ?? compiledFor(family, plate, parameters);
-  const { walked: all, state } = readLogbook(job.entries, family.catalogue, now);
-  const walked = all.map((each) => codeAsResult(family, each));
+  const { walked, state } = walkedOf(job, now);
   const evidence = evidenceOf(family, job, walked, parameters);
   const courses = coursesOf(tables, evidence, state.repairsDone);
   const { belief } = courses[0]!;

@@ -35,6 +35,7 @@ export type {
 export type { GoodReading } from '../diagnosis';
 export * from './proof';
 export type { Recheck } from './recheck';
+export * from './report-answer';
 export * from './result';
 export * from './stop';
 export * from './table-pack';

@@ -2,13 +2,18 @@ import type { ReactNode } from 'react';
 import { familyOfJob } from '@/core/appliances';
 import {
   judgedQuantity,
-  judgeEntry,
   jointVerdicts,
   type GoodReading,
+  type JudgedLogbook,
   type JudgedResult,
-  type OpenDiagnosis,
 } from '@/core/job-diagnosis';
-import { entryFinder, quantityOf, type Entry, type JobFile } from '@/core/job-file';
+import {
+  entryFinder,
+  quantityOf,
+  type Entry,
+  type JobFile,
+  type WalkedEntry,
+} from '@/core/job-file';
 import { showValue, valueText, type UnitSystem } from '@/core/quantities';
 import { MiniRuler } from '@/features/bench/logbook';
 import { wordsOf } from '@/features/record/family-words';
@@ -23,13 +28,16 @@ interface ReportLine {
   readonly struck?: Entry;
 }
 
-function linesOf(job: JobFile, open: OpenDiagnosis): ReportLine[] {
+function linesOf(
+  job: JobFile,
+  walked: readonly WalkedEntry[],
+  judged: JudgedLogbook,
+): ReportLine[] {
   const find = entryFinder(job.entries);
   const corrected = new Set(
     job.entries.flatMap((each) => (each.kind === 'correction' ? [each.replaces] : [])),
   );
-  return open.walked.flatMap((walked): ReportLine[] => {
-    const { entry, before } = walked;
+  return walked.flatMap(({ entry, before }): ReportLine[] => {
     const isResult =
       entry.kind === 'reading' ||
       entry.kind === 'observation' ||
@@ -41,7 +49,7 @@ function linesOf(job: JobFile, open: OpenDiagnosis): ReportLine[] {
       {
         // A code is shown as it was written down, by the list of its make.
         entry: first?.kind === 'code' ? first : entry,
-        judged: judgeEntry(open, job, walked),
+        judged: judged[entry.id],
         isAfterRepair: before.repairsDone.length > 0,
         struck: corrected.has(entry.id) ? first : undefined,
       },
@@ -52,14 +60,16 @@ function linesOf(job: JobFile, open: OpenDiagnosis): ReportLine[] {
 /** Every result with its band, as it was taken; a corrected one with what it was. */
 export function ReportReadings({
   job,
-  open,
+  walked,
+  judged,
   system,
 }: {
   job: JobFile;
-  open: OpenDiagnosis;
+  walked: readonly WalkedEntry[];
+  judged: JudgedLogbook;
   system: UnitSystem;
 }) {
-  const lines = linesOf(job, open);
+  const lines = linesOf(job, walked, judged);
   if (lines.length === 0) return null;
   const groups = [
     { title: undefined, lines: lines.filter((each) => !each.isAfterRepair) },
@@ -96,7 +106,7 @@ export function ReportReadings({
           </tbody>
         ))}
       </table>
-      <JointFindings findings={jointVerdicts(open.family, open.walked)} system={system} />
+      <JointFindings findings={jointVerdicts(familyOfJob(job), walked)} system={system} />
     </section>
   );
 }

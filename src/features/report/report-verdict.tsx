@@ -1,13 +1,6 @@
 import { familyOfJob } from '@/core/appliances';
-import {
-  carryingResults,
-  isTakenUnread,
-  proofOf,
-  type AnsweredDiagnosis,
-  type CarriedSuspect,
-  type RepairProof,
-} from '@/core/job-diagnosis';
-import { lastVerdict, type JobFile, type JobState } from '@/core/job-file';
+import type { RepairProof, ReportAnswer, ReportedSuspect } from '@/core/job-diagnosis';
+import type { JobFile, JobState } from '@/core/job-file';
 import type { UnitSystem } from '@/core/quantities';
 import { wordsOf, type FamilyWords } from '@/features/record/family-words';
 import { percent } from '@/features/record/words';
@@ -16,22 +9,19 @@ import { ReportPicture } from './report-picture';
 /** What was found, how sure, by which readings, and where it sits. */
 export function ReportVerdict({
   job,
-  open,
+  state,
+  answer,
   system,
 }: {
   job: JobFile;
-  open: AnsweredDiagnosis;
+  state: JobState;
+  answer: ReportAnswer;
   system: UnitSystem;
 }) {
   const words = wordsOf(familyOfJob(job));
-  const { state, answer } = open;
-  // A report prints the verdict that was acted on, as it was then.
-  const verdict = lastVerdict(state);
-  const suspects: readonly ShownSuspect[] = verdict?.suspects ?? answer.suspects;
-  const chosen = suspects.find((each) => each.repair === verdict?.repair) ?? suspects[0];
+  const { suspects, chosen, telling } = answer;
   if (!chosen) return null;
   const others = suspects.filter((each) => each !== chosen && each.probability > 0.003).slice(0, 2);
-  const telling = carryingResults(open, chosen);
   const earlier = state.rounds.slice(0, state.verdict ? undefined : -1);
   return (
     <section
@@ -40,14 +30,14 @@ export function ReportVerdict({
     >
       <div className="min-w-60 flex-1">
         <h2 id="report-verdict" className="text-title leading-tight font-semibold text-balance">
-          {headline(words, state, chosen, answer.decided, proofOf(open, job))}
+          {headline(words, state, chosen, answer.decided, answer.proof)}
         </h2>
         {telling.length > 0 && (
           <p className="mt-1">
             Because: {telling.map((each) => words.evidence(job, each, system)).join('; ')}.
           </p>
         )}
-        {verdict && isTakenUnread(open, verdict) && (
+        {answer.isTakenUnread && (
           <p className="mt-1">
             Taken by what other parts read: nothing was read on the part itself.
           </p>
@@ -58,7 +48,12 @@ export function ReportVerdict({
           </p>
         )}
       </div>
-      <ReportPicture job={job} open={open} repair={chosen.repair} />
+      <ReportPicture
+        job={job}
+        picture={answer.picture}
+        isFailed={state.verdict !== undefined}
+        repair={chosen.repair}
+      />
       <div className="w-36 shrink-0 border-l border-hair pl-4">
         <p className="text-[48px] leading-none font-semibold whitespace-nowrap">
           {percent(chosen.probability)}
@@ -83,14 +78,10 @@ export function ReportVerdict({
   );
 }
 
-interface ShownSuspect extends CarriedSuspect {
-  readonly probability: number;
-}
-
 function headline(
   words: FamilyWords,
   state: JobState,
-  chosen: ShownSuspect,
+  chosen: ReportedSuspect,
   decided: boolean,
   proof: RepairProof,
 ): string {

@@ -1,5 +1,5 @@
 import { familyOfJob } from '@/core/appliances';
-import { diagnoseJob, type DiagnosisOptions } from '@/core/job-diagnosis';
+import { walkedOf, type ReportAnswer } from '@/core/job-diagnosis';
 import {
   inOrder,
   lastVerdict,
@@ -26,17 +26,16 @@ import { ScaldStrip } from './scald-strip';
 /** The report that the customer gets: readings with their bands, verdict, work, settings, cautions, what is next. */
 export function Report({
   job,
+  answer,
   organisation,
-  depth,
 }: {
   job: JobFile;
+  /** Worked out in a thread: see `reportAnswer`. */
+  answer: ReportAnswer;
   organisation: Organisation;
-  /** A device by itself looks one step ahead: the tables for more are with the server. */
-  depth?: DiagnosisOptions['depth'];
 }) {
   const system = organisation.unitSystem;
-  const open = diagnoseJob(job, { depth });
-  const { state } = open;
+  const { walked, state } = walkedOf(job);
   const zone = job.job.timeZone;
   const last = inOrder(job.entries).at(-1);
   return (
@@ -58,21 +57,21 @@ export function Report({
         </div>
       </header>
       <Heading job={job} />
-      {open.answer.stop && (
+      {answer.stop && (
         <StopNote
-          stop={open.answer.stop}
+          stop={answer.stop}
           until="It stays so until it is found, put right, and checked again."
         />
       )}
-      <ReportVerdict job={job} open={open} system={system} />
-      <ReportReadings job={job} open={open} system={system} />
+      <ReportVerdict job={job} state={state} answer={answer} system={system} />
+      <ReportReadings job={job} walked={walked} judged={answer.judged} system={system} />
       <ReportTemperatures
         family={familyOfJob(job)}
-        walked={open.walked}
+        walked={walked}
         system={system}
         timeZone={zone}
       />
-      <ReportCombustion job={job} walked={open.walked} system={system} />
+      <ReportCombustion job={job} walked={walked} system={system} />
       <ReportBalancing job={job} system={system} />
       <ReportMixing job={job} system={system} />
       <Work job={job} state={state} />

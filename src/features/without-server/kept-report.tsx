@@ -1,6 +1,7 @@
 'use client';
 
-import { useMemo } from 'react';
+import { useEffect, useMemo, useState } from 'react';
+import type { ReportAnswer } from '@/core/job-diagnosis';
 import type { JobFile } from '@/core/job-file';
 import type { Organisation } from '@/database/technicians';
 import { KeptNote } from '@/features/device/kept-note';
@@ -8,6 +9,7 @@ import { useJobRecord } from '@/features/record/use-job-record';
 import { Report } from '@/features/report/report';
 import { ReportNav } from '@/features/report/report-bar';
 import { PageBar } from '@/ui/page-bar';
+import { diagnosisService, toThread } from '@/workers/diagnosis-client';
 
 /** The report from what this device keeps, with what it has not sent yet. */
 export function KeptReport({
@@ -18,6 +20,7 @@ export function KeptReport({
   organisation: Organisation;
 }) {
   const { job, isReady, trouble } = useJobRecord(initial);
+  const { answered, failure } = useReportAnswer(job, isReady);
   const { id, number } = job.job;
   const file = useMemo(
     () => `data:application/json;charset=utf-8,${encodeURIComponent(JSON.stringify(job))}`,
@@ -35,12 +38,41 @@ export function KeptReport({
             {trouble}
           </p>
         )}
-        {isReady ? (
-          <Report job={job} organisation={organisation} depth="one-step" />
+        {failure ? (
+          <p role="alert" className="p-6 text-lead">
+            The report could not be worked out: {failure} Nothing of the job is lost; the logbook
+            has it all.
+          </p>
+        ) : answered ? (
+          <Report job={answered.job} answer={answered.answer} organisation={organisation} />
         ) : (
-          <p className="p-6 text-lead">Reading the logbook</p>
+          <p className="p-6 text-lead" role="status">
+            Reading the logbook
+          </p>
         )}
       </main>
     </div>
   );
+}
+
+/** What the report says, worked out in the engine's thread, with the job that it is of; the one before until it is there. */
+function useReportAnswer(job: JobFile, isReady: boolean) {
+  const [answered, setAnswered] = useState<{ job: JobFile; answer: ReportAnswer }>();
+  const [failure, setFailure] = useState<string>();
+  useEffect(() => {
+    if (!isReady) return;
+    let isGone = false;
+    diagnosisService()
+      .report(toThread(job))
+      .then((answer) => {
+        if (!isGone) setAnswered({ job, answer });
+      })
+      .catch((error: unknown) => {
+        if (!isGone) setFailure(error instanceof Error ? error.message : String(error));
+      });
+    return () => {
+      isGone = true;
+    };
+  }, [job, isReady]);
+  return { answered, failure };
 }

@@ -3,6 +3,7 @@ import { Report } from '@/features/report/report';
 import { ReportBar } from '@/features/report/report-bar';
 import { LongJob } from '@/features/without-server/long-job';
 import { readJobPage } from '@/server/read-job-page';
+import { inThread } from '@/server/threads';
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
   const page = await readJobPage((await params).id);
@@ -10,6 +11,7 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
   if (page === 'no-job') notFound();
   if (page.isLong) return <LongJob {...page} page="report" />;
   const { job, organisation } = page;
+  const answer = await inThread('answers', (service) => service.reportAnswer(job));
   return (
     <div className="min-h-dvh bg-paper print:bg-sheet">
       <ReportBar
@@ -18,7 +20,7 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
         known={job.entries.map((each) => each.id)}
       />
       <main>
-        <Report job={job} organisation={organisation} />
+        <Report job={job} answer={answer} organisation={organisation} />
       </main>
     </div>
   );
