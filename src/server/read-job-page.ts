@@ -9,6 +9,7 @@ import type { Organisation, Technician } from '../database/technicians';
 import { mostAtOnce } from './entries-after';
 import { NotFound } from './errors';
 import { firstAnswer, firstAnswerOfLong } from './first-answer';
+import { longLogbook } from './long-logbook';
 import { openAhead } from './open-ahead';
 import { rememberOpened } from './open-jobs';
 import { readKnownJob, readLongJobHead } from './read-job';
@@ -92,15 +93,12 @@ async function readSeen(
   }
 }
 
-/** More entries than these make the page itself heavy. */
-const mostInPage = 500;
-
 async function readAsLongAsItIs(
   transaction: FirmTransaction,
   id: string,
 ): Promise<{ readonly job: JobFile; readonly count: number; readonly isLong: boolean }> {
   const count = await countEntries(transaction, id);
-  if (count > mostInPage) {
+  if (count > longLogbook) {
     return { job: await readLongJobHead(transaction, id), count, isLong: true };
   }
   const known = await readKnownJob(transaction, id);

@@ -42,6 +42,7 @@ const entry = (change: object = {}) => ({
   ...change,
 });
 const entries = (...list: object[]) => ({ entries: list });
+const jobsAt = (...ids: string[]) => `${server.url}/api/for-device/jobs?ids=${ids.join(',')}`;
 const nested = (depth: number): string => '['.repeat(depth) + ']'.repeat(depth);
 const call = (change: object = {}, unit: object = {}) => ({
   technicianId,
@@ -95,6 +96,12 @@ test('a wrong request gets its 4xx and its words', async () => {
     ['a file of nesting', send('/api/job-files', `{"x":${nested(5000)}}`), 422],
     ['a method that is none here', send(`/api/jobs/${jobId}/file`, {}, 'DELETE'), 405],
     ['a job file of no job', fetch(`${server.url}/api/jobs/toString/file`), 404],
+    ['jobs for a device that are words', fetch(jobsAt(jobId, 'toString')), 422],
+    [
+      'too many jobs for a device',
+      fetch(jobsAt(...Array.from({ length: 11 }, () => newId()))),
+      422,
+    ],
     ['tables of no job', fetch(`${server.url}/api/jobs/${newId()}/tables`), 404],
     ['entries after a word', fetch(`${server.url}${on(jobId)}?after=${secret}`), 422],
     ['an address that is none', fetch(`${server.url}/jobs/%E0%A4%A`), 400],
@@ -104,6 +111,17 @@ test('a wrong request gets its 4xx and its words', async () => {
     expect(response.status, what).toBe(status);
     expect((await response.text()).length, what).toBeGreaterThan(status === 405 ? -1 : 10);
   }
+});
+
+test('jobs for a device are those that are there, each once', async () => {
+  const told = await fetch(jobsAt(jobId, jobId.toUpperCase(), newId()));
+  expect(told.status).toBe(200);
+  const { jobs, long } = (await told.json()) as { jobs: { job: { id: string } }[]; long: [] };
+  expect(jobs.map((each) => each.job.id)).toEqual([jobId]);
+  expect(long).toEqual([]);
+  const file = await (await fetch(`${server.url}/api/jobs/${jobId}/file`)).json();
+  expect(jobs[0]).toEqual(file);
+  expect(await (await fetch(jobsAt())).json()).toEqual({ jobs: [], long: [] });
 });
 
 test('an id in other letters is the same id', async () => {

@@ -1,8 +1,10 @@
 import { isFound, questionWords, searchWords } from '@/core/search';
 import type { ForDevice } from '@/server/for-device';
+import type { JobsForDevice } from '@/server/jobs-for-device';
 import type { KnownUnitChoice } from '@/server/known-units';
 import { keepCodePacks } from './kept-codes';
 import { keepJob } from './kept-jobs';
+import { readLogbook } from './read-logbook';
 import { deviceStore } from './store';
 
 /** What this device keeps of the firm, so that its pages open without the server. */
@@ -34,6 +36,9 @@ export async function findKeptUnits(question: string): Promise<readonly KnownUni
 /** What is newer than this is not asked for again. */
 const freshMilliseconds = 60_000;
 
+/** Jobs that are asked for at once: on a bad line what came is kept, and the rest is asked for later. */
+const mostAtOnce = 10;
+
 /** Jobs that are fetched whole for a device that has not opened them. */
 const mostFetched = 25;
 
@@ -59,10 +64,20 @@ export async function prepareForNoSignal(): Promise<void> {
 async function fetchJobs({ jobs, technicianId }: ForDevice): Promise<void> {
   const own = (row: ForDevice['jobs'][number]) => (row.technician.id === technicianId ? 0 : 1);
   const wanted = [...jobs].sort((one, other) => own(one) - own(other)).slice(0, mostFetched);
+  const missing: string[] = [];
   for (const { job } of wanted) {
     const kept = await deviceStore().jobs.get(job.id);
-    if (kept && kept.job.entries.length >= job.standing.entryCount) continue;
-    const response = await fetch(`/api/jobs/${job.id}/file`);
-    if (response.ok) await keepJob((await response.json()) as Parameters<typeof keepJob>[0]);
+    if (!kept || kept.job.entries.length < job.standing.entryCount) missing.push(job.id);
+  }
+  for (let from = 0; from < missing.length; from += mostAtOnce) {
+    const ids = missing.slice(from, from + mostAtOnce).join(',');
+    const response = await fetch(`/api/for-device/jobs?ids=${ids}`);
+    if (!response.ok) return;
+    const { jobs, long } = (await response.json()) as JobsForDevice;
+    for (const each of jobs) await keepJob(each);
+    for (const { head, logbook } of long) {
+      const entries = await readLogbook(head.job.id, logbook);
+      await keepJob({ ...head, entries });
+    }
   }
 }

@@ -4,8 +4,7 @@ import { useEffect, useState } from 'react';
 import type { BenchAnswer } from '@/core/job-diagnosis';
 import type { Entry, JobFile } from '@/core/job-file';
 import type { Organisation } from '@/database/technicians';
-import { keptJob } from '@/features/device/kept-jobs';
-import { inTime } from '@/features/device/store';
+import { readLogbook, type LogbookSize } from '@/features/device/read-logbook';
 import { Present, type PresentTechnician } from '@/features/record/technician-context';
 import { KeptJobPage } from './kept-job-page';
 import type { JobPage } from './place';
@@ -58,11 +57,6 @@ export function LongJob({
   );
 }
 
-interface LogbookSize {
-  readonly count: number;
-  readonly atOnce: number;
-}
-
 interface ReadLogbook {
   readonly entries: Entry[];
   readonly coming: Promise<BenchAnswer | undefined>;
@@ -79,7 +73,7 @@ function useLogbook(
   useEffect(() => {
     let isGone = false;
     const answer = Promise.resolve(first).catch(() => undefined);
-    readEntries(jobId, { count, atOnce })
+    readLogbook(jobId, { count, atOnce })
       .then((entries) => {
         // What came meanwhile the server's answer does not know.
         const coming = entries.length === count ? answer : Promise.resolve(undefined);
@@ -97,32 +91,4 @@ function useLogbook(
     setTries(tries + 1);
   };
   return { read, failure, again };
-}
-
-/** What the device kept of the logbook came in the server's order, so that only what came after it is asked for. */
-async function readEntries(jobId: string, { count, atOnce }: LogbookSize): Promise<Entry[]> {
-  const kept = await inTime(keptJob(jobId)).catch(() => undefined);
-  const entries = [...(kept?.entries ?? [])];
-  const asked: Promise<Part>[] = [];
-  for (let after = entries.length; after < count; after += atOnce) {
-    asked.push(readPart(jobId, after));
-  }
-  for (const part of await Promise.all(asked)) entries.push(...part.entries);
-  // What has come since the page was made.
-  for (;;) {
-    const part = await readPart(jobId, entries.length);
-    entries.push(...part.entries);
-    if (!part.more) return entries;
-  }
-}
-
-interface Part {
-  readonly entries: readonly Entry[];
-  readonly more: boolean;
-}
-
-async function readPart(jobId: string, after: number): Promise<Part> {
-  const response = await fetch(`/api/jobs/${jobId}/entries?after=${after}`, { cache: 'no-store' });
-  if (!response.ok) throw new Error(`The server answered ${response.status}.`);
-  return (await response.json()) as Part;
 }
