@@ -16,7 +16,9 @@ it('the pages of a job and of the day are asked for one after the other, and a b
     setTimeout(() => {
       open -= 1;
       if (request.url === '/call') response.destroy();
-      else response.writeHead(500).end('no');
+      else if (request.url?.endsWith('/events')) {
+        response.writeHead(200, { 'content-type': 'text/event-stream' }).write(':\n');
+      } else response.writeHead(500).end('no');
     }, 20);
   }).listen(0, '127.0.0.1');
   await once(server, 'listening');
@@ -25,6 +27,7 @@ it('the pages of a job and of the day are asked for one after the other, and a b
   server.close();
   expect(asked.slice(0, 3)).toEqual(['GET /', 'GET /call', `GET /jobs/${jobId}`]);
   expect(asked).toContain(`GET /jobs/${jobId}/repair`);
+  expect(asked).toContain(`GET /api/jobs/${jobId}/events`);
   expect(asked.at(-1)).toBe('POST /api/job-files');
   expect(mostOpen).toBe(1);
 });

@@ -8,7 +8,15 @@ const paths = (jobId: string): readonly string[] => [
   `/jobs/${jobId}/repair`,
   `/jobs/${jobId}/report`,
   `/api/jobs/${jobId}/entries?after=0`,
+  `/api/jobs/${jobId}/tables`,
+  `/api/jobs/${jobId}/events`,
+  `/api/jobs/${jobId}/file`,
+  '/api/instruments',
+  '/api/code-packs',
   '/api/for-device',
+  `/api/for-device/jobs?ids=${jobId}`,
+  '/service-worker.js',
+  '/from-device',
 ];
 
 /** What takes in a file, with one that it has to refuse. */
@@ -38,7 +46,12 @@ async function visit(url: string, asking: RequestInit = {}): Promise<void> {
       ...asking,
       signal: AbortSignal.timeout(longestMilliseconds),
     });
-    await answer.text();
+    // What is told as it happens has no end.
+    if (answer.headers.get('content-type')?.startsWith('text/event-stream')) {
+      await answer.body?.cancel();
+    } else {
+      await answer.text();
+    }
   } catch {
     // Not there: whoever asks for it will be told why.
   }
