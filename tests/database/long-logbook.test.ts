@@ -1,14 +1,19 @@
+import { v7 as newId } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { familyOfJob } from '../../src/core/appliances/all';
 import { isLiveWork, type Entry } from '../../src/core/job-file';
 import { countEntries } from '../../src/database/entries';
 import type { Technician } from '../../src/database/technicians';
 import { answerLong } from '../../src/server/answer-long';
+import { mostAtOnce } from '../../src/server/entries-after';
+import { Refused } from '../../src/server/errors';
 import { foldJob } from '../../src/server/fold-job';
+import { jobsForDevice } from '../../src/server/jobs-for-device';
+import { longLogbook } from '../../src/server/long-logbook';
 import { openJob, rememberFolded, rememberJob } from '../../src/server/open-jobs';
 import { readKnownJob, readLongJobHead } from '../../src/server/read-job';
 import { recordQuickly } from '../../src/server/record-quickly';
-import { stamp } from '../plates';
+import { emptyJob, stamp } from '../plates';
 import { makeFirm, type TestFirm } from './firm';
 import { makeTestDatabase, type TestDatabase } from './test-database';
 
@@ -42,6 +47,23 @@ describe('a job whose logbook is not read for its page', () => {
     expect(await firm.as((transaction) => countEntries(transaction, job))).toBe(entries.length);
     const empty = await firm.open(firm.live);
     expect(await firm.as((transaction) => countEntries(transaction, empty))).toBe(0);
+  });
+
+  it('comes to a device that has not opened it without its logbook, and with its length', async () => {
+    const entries = Array.from({ length: longLogbook + 1 }, skip);
+    const { id } = await firm.import(JSON.stringify(emptyJob({ entries })), firm.live);
+    const asked = [job, id.toUpperCase(), id, newId()];
+    const { jobs, long } = await firm.as((transaction) => jobsForDevice(transaction, asked));
+    expect(jobs).toEqual([await firm.read(job)]);
+    const { entries: stored, ...whole } = await firm.read(id);
+    expect(long).toEqual([
+      { head: { ...whole, entries: [] }, logbook: { count: stored.length, atOnce: mostAtOnce } },
+    ]);
+    for (const wrong of [['toString'], [''], Array.from({ length: 11 }, () => newId())]) {
+      await expect(firm.as((transaction) => jobsForDevice(transaction, wrong))).rejects.toThrow(
+        Refused,
+      );
+    }
   });
 
   it('is answered as it is seen by whoever opens it, if it is as long as was thought', async () => {

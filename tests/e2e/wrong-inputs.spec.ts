@@ -218,6 +218,17 @@ test('files of the build are behind the same door, with the same headers, as pag
     );
     expect(await statusFor(address, 'example.test'), address).toBe(421);
   }
+  const given = await fetch(`${server.url}${file}`);
+  expect(given.headers.get('cache-control')).toBe('public, max-age=31536000, immutable');
+  expect(given.headers.get('content-type')).toContain('text/javascript');
+  expect((await fetch(`${server.url}${file}`, { method: 'HEAD' })).headers.get('etag')).toBe(
+    given.headers.get('etag'),
+  );
+  for (const outside of ['nothing.js', 'chunks', '..%2fBUILD_ID', '%2e%2e/BUILD_ID', 'a%00b']) {
+    const response = await fetch(`${server.url}/_next/static/${outside}`);
+    expect(response.status, outside).toBe(404);
+    expect(response.headers.get('x-content-type-options'), outside).toBe('nosniff');
+  }
   for (const address of [`/api/jobs/${jobId}/entries`, '/api/jobs']) {
     expect(await statusFor(address, 'example.test'), address).toBe(421);
     const foreign = await fetch(`${server.url}${address}`, {

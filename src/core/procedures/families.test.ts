@@ -1,16 +1,42 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import path from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { familyOf } from '../appliances/all';
 import { serviceIds, services } from '../service';
 import { familyList } from '../appliances';
 import { holds, provedDeadNeed, readProcedure, type Procedure } from '.';
 import { emptyState } from '../job-file/state';
+import { validateProcedure } from './generated/validators';
 
 const families = familyList.map(({ id }) => familyOf(id)!);
+
+it('files of procedures are what their schema says, whichever units they are for', () => {
+  const core = path.resolve(import.meta.dirname, '..');
+  const files = readdirSync(core, { recursive: true, encoding: 'utf8' }).filter(
+    (file) => file.endsWith('.json') && file.includes('procedures'),
+  );
+  expect(files.length).toBeGreaterThan(30);
+  for (const file of files) {
+    const value: unknown = JSON.parse(readFileSync(path.join(core, file), 'utf8'));
+    expect(validateProcedure(value), `${file} ${JSON.stringify(validateProcedure.errors)}`).toBe(
+      true,
+    );
+  }
+});
 
 describe.each(families.map((each) => [each.id, each] as const))('procedures of %s', (_, family) => {
   const { catalogue, procedures } = family;
   const step = (each: (step: Procedure['steps'][number], of: Procedure) => void) =>
     procedures.forEach((of) => of.steps.forEach((one) => each(one, of)));
+
+  it('are what their schema says, and lead to steps that they have', () => {
+    for (const each of procedures) {
+      // What does not fit the unit has fallen away already.
+      const unit = { isMains: true, burnsGas: true };
+      const plain: unknown = JSON.parse(JSON.stringify(each));
+      expect(readProcedure(plain, unit)).toEqual(plain);
+    }
+  });
 
   it('are each there once, with a storage tank served by the shared ones', () => {
     const ids = procedures.map(({ id }) => id);

@@ -11,6 +11,7 @@
 export type { Procedure, ProcedureStep } from './generated/procedure-types';
 export * from './cautions';
 export * from './finish-step';
+export * from './fit-procedure';
 export * from './holding';
 export * from './position';
 export * from './read-procedure';

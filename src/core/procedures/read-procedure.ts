@@ -1,4 +1,5 @@
 import { distinct, inWords, type JobFileProblem } from '../job-file';
+import { fitProcedure, type WorkedUnit } from './fit-procedure';
 import type { Procedure, ProcedureStep } from './generated/procedure-types';
 import { validateProcedure } from './generated/validators';
 
@@ -14,15 +15,9 @@ export class ProcedureError extends Error {
   }
 }
 
-/** What a unit is, as far as steps depend on it. */
-export interface WorkedUnit {
-  /** On mains volts, with something to be proved dead. */
-  readonly isMains: boolean;
-  readonly burnsGas: boolean;
-}
-
 /**
- * Reads a procedure for units of one kind: steps for other kinds fall away.
+ * Reads a procedure for units of one kind, fitted to them. The program's own are read so by their tests, each file and each
+ * family's: a page takes them as they are, and needs no code for it.
  * @throws ProcedureError where it does not fit its schema, names a step twice, or leads to one that it has not.
  */
 export function readProcedure(value: unknown, unit: WorkedUnit): Procedure {
@@ -30,12 +25,10 @@ export function readProcedure(value: unknown, unit: WorkedUnit): Procedure {
   if (!validateProcedure(value)) {
     throw new ProcedureError(id, distinct((validateProcedure.errors ?? []).map(inWords)));
   }
-  const steps = value.steps.filter(
-    ({ only }) => only === undefined || (only === 'mains' ? unit.isMains : unit.burnsGas),
-  );
-  const problems = stepProblems({ ...value, steps });
+  const fitted = fitProcedure(value, unit);
+  const problems = stepProblems(fitted);
   if (problems.length > 0) throw new ProcedureError(id, problems);
-  return { ...value, steps };
+  return fitted;
 }
 
 function stepProblems({ steps, keyStep }: Procedure): JobFileProblem[] {

@@ -65,7 +65,9 @@ function useReportAnswer(job: JobFile, isReady: boolean) {
     diagnosisService()
       .report(toThread(job))
       .then((answer) => {
-        if (!isGone) setAnswered({ job, answer });
+        if (isGone) return;
+        setFailure(undefined);
+        setAnswered({ job, answer });
       })
       .catch((error: unknown) => {
         if (!isGone) setFailure(error instanceof Error ? error.message : String(error));

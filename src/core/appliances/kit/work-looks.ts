@@ -1,6 +1,6 @@
 import type { CatalogueCheck, FamilyCatalogue } from '../../job-file/catalogue';
 import type { CheckWords } from '../family';
-import { readProcedure, type Procedure, type WorkedUnit } from '../../procedures';
+import { fitProcedure, type Procedure, type WorkedUnit } from '../../procedures';
 import { serviceIds } from '../../service/intervals';
 
 /** Something looked at or measured during work that is no evidence for a family's faults where the family does not name it. */
@@ -133,7 +133,8 @@ export function proceduresOf(
   unit: WorkedUnit,
   catalogue: FamilyCatalogue,
 ): readonly Procedure[] {
-  return values.map((each) => fitted(readProcedure(each, unit), catalogue));
+  // Files of the program's own, each of which a test has read through its schema.
+  return values.map((each) => fitted(fitProcedure(each as Procedure, unit), catalogue));
 }
 
 /** Of several checks or settings that a step names, those that this family has; and only repairs that it has. */
