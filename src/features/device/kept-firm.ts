@@ -76,8 +76,9 @@ async function fetchJobs({ jobs, technicianId }: ForDevice): Promise<void> {
     const { jobs, long } = (await response.json()) as JobsForDevice;
     for (const each of jobs) await keepJob(each);
     for (const { head, logbook } of long) {
-      const entries = await readLogbook(head.job.id, logbook);
-      await keepJob({ ...head, entries });
+      // One that cannot be read keeps no other from the device.
+      const entries = await readLogbook(head.job.id, logbook).catch(() => undefined);
+      if (entries) await keepJob({ ...head, entries });
     }
   }
 }
