@@ -3,7 +3,8 @@
  * engine or of its figures. Needs a PostgreSQL to work in: see scripts/measure-load.ts.
  */
 import { writeFileSync } from 'node:fs';
-import { keptJobsFile, keyOf, type KeptJob } from '../src/server/demo/kept';
+import path from 'node:path';
+import { keyOf, type KeptJob } from '../src/server/demo/kept';
 import { seedDemoData } from '../src/server/demo/seed';
 import { makeTestDatabase } from '../tests/database/test-database';
 
@@ -20,5 +21,6 @@ const lines = kept.map(
   ({ entries, ...about }) =>
     `${JSON.stringify(about).slice(0, -1)},"entries":[\n${entries.map((each) => JSON.stringify(each)).join(',\n')}\n]}`,
 );
-writeFileSync(keptJobsFile, `[\n${lines.join(',\n')}\n]\n`);
+const file = path.resolve(import.meta.dirname, '../src/server/demo/kept-jobs.json');
+writeFileSync(file, `[\n${lines.join(',\n')}\n]\n`);
 console.log(`${kept.length} jobs are kept`);

@@ -1,11 +1,11 @@
 import { createHash } from 'node:crypto';
-import { readFileSync } from 'node:fs';
 import { v7 as newId } from 'uuid';
 import { familyOf } from '../../core/appliances/all';
 import { engineVersion } from '../../core/job-diagnosis';
 import type { Entry } from '../../core/job-file';
 import type { Standing } from '../../database/standing';
 import type { DemoJob } from './firm';
+import keptFile from './kept-jobs.json' with { type: 'json' };
 import type { CalledJob } from './practise';
 
 /** What a job of the demo has come to. */
@@ -24,9 +24,6 @@ export interface KeptJob extends WorkedJob {
   readonly openedAt: string;
 }
 
-/** Beside this file: what reads it runs from its source. */
-export const keptJobsFile = new URL('kept-jobs.json', import.meta.url);
-
 /** Tells a demo job, and the engine that it was worked out with. */
 export function keyOf(demo: DemoJob): string {
   const parameterHash = familyOf(demo.unit.family)?.parameterHash;
@@ -36,14 +33,12 @@ export function keyOf(demo: DemoJob): string {
     .slice(0, 16);
 }
 
-let kept: ReadonlyMap<string, KeptJob> | undefined;
+export const keptJobs = keptFile as unknown as readonly KeptJob[];
 
 /** What is kept of a job, as if it were of today; undefined where nothing is. */
 export function keptJob({ demo, openedAt }: CalledJob): WorkedJob | undefined {
-  kept ??= new Map(
-    (JSON.parse(readFileSync(keptJobsFile, 'utf8')) as KeptJob[]).map((each) => [each.key, each]),
-  );
-  const job = kept.get(keyOf(demo));
+  const key = keyOf(demo);
+  const job = keptJobs.find((each) => each.key === key);
   return job && movedTo(job, openedAt);
 }
 
