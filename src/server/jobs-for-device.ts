@@ -1,13 +1,11 @@
 import { validate as isUuid } from 'uuid';
 import type { JobFile } from '../core/job-file';
 import type { FirmTransaction } from '../database/client';
-import { countEntries, readEntries, readWriters } from '../database/entries';
-import { readJob } from '../database/jobs';
-import { listTechnicians } from '../database/technicians';
+import { countEntries } from '../database/entries';
 import { mostAtOnce } from './entries-after';
-import { Refused } from './errors';
-import { jobFileOf } from './job-file-of';
+import { NotFound, Refused } from './errors';
 import { longLogbook } from './long-logbook';
+import { readJobFile, readLongJobHead } from './read-job';
 
 /** Jobs for a device that has not opened them. */
 export interface JobsForDevice {
@@ -38,19 +36,18 @@ export async function jobsForDevice(
     const message = `Which jobs? At most ${mostAsked} ids with commas between them.`;
     throw new Refused([{ pointer: '/ids', message }]);
   }
-  const technicians = await listTechnicians(transaction);
   const jobs: JobFile[] = [];
   const long: LongJob[] = [];
   for (const id of ids) {
-    const stored = await readJob(transaction, id);
-    if (!stored) continue;
-    const count = await countEntries(transaction, id);
-    if (count > longLogbook) {
-      const writers = await readWriters(transaction, id);
-      const head = jobFileOf(stored, [], technicians, writers);
-      long.push({ head, logbook: { count, atOnce: mostAtOnce } });
-    } else {
-      jobs.push(jobFileOf(stored, await readEntries(transaction, id), technicians));
+    try {
+      const count = await countEntries(transaction, id);
+      if (count <= longLogbook) jobs.push(await readJobFile(transaction, id));
+      else {
+        const head = await readLongJobHead(transaction, id);
+        long.push({ head, logbook: { count, atOnce: mostAtOnce } });
+      }
+    } catch (error) {
+      if (!(error instanceof NotFound)) throw error;
     }
   }
   return { jobs, long };

@@ -62,6 +62,11 @@ for (const { fault, seed } of hiddenFaults) {
       await expect(
         page.getByRole('heading', { name: /Repaired, and the repair held/ }),
       ).toBeVisible();
+      // What was exchanged had failed, not only been suspected; a splice is no part of the drawing.
+      const isDrawn = fault.startsWith('lower-thermostat');
+      await expect(page.getByText(/^Crossed out/)).toHaveText(
+        isDrawn ? ['Crossed out: failed.'] : [],
+      );
       await expect(page.getByText('Proving, after the repair')).toBeVisible();
       await expect(page.getByRole('img', { name: /as left 122 °F/ })).toBeVisible();
       await expect

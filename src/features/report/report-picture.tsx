@@ -13,7 +13,7 @@ export function ReportPicture({
 }: {
   job: JobFile;
   picture: PictureState;
-  /** True once there is a verdict; before it a part is suspected only. */
+  /** True once there was a verdict, repaired since or not; before it a part is suspected only. */
   isFailed: boolean;
   repair: string | undefined;
 }) {

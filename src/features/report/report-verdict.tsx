@@ -1,6 +1,6 @@
 import { familyOfJob } from '@/core/appliances';
 import type { RepairProof, ReportAnswer, ReportedSuspect } from '@/core/job-diagnosis';
-import type { JobFile, JobState } from '@/core/job-file';
+import { lastVerdict, type JobFile, type JobState } from '@/core/job-file';
 import type { UnitSystem } from '@/core/quantities';
 import { wordsOf, type FamilyWords } from '@/features/record/family-words';
 import { percent } from '@/features/record/words';
@@ -51,7 +51,7 @@ export function ReportVerdict({
       <ReportPicture
         job={job}
         picture={answer.picture}
-        isFailed={state.verdict !== undefined}
+        isFailed={lastVerdict(state) !== undefined}
         repair={chosen.repair}
       />
       <div className="w-36 shrink-0 border-l border-hair pl-4">
