@@ -13,6 +13,8 @@ interface Count {
   skipped: number;
   /** Of those passed, how many only when tried again. */
   triedAgain?: number;
+  /** Which ones failed. */
+  failures?: readonly string[];
 }
 
 interface Step {
@@ -33,6 +35,10 @@ interface VitestReport {
   readonly numFailedTests: number;
   readonly numPendingTests: number;
   readonly numTodoTests: number;
+  readonly testResults: readonly {
+    readonly name: string;
+    readonly assertionResults: readonly { readonly fullName: string; readonly status: string }[];
+  }[];
 }
 interface PlaywrightReport {
   readonly stats: {
@@ -92,6 +98,11 @@ const steps: readonly Step[] = [
         passed: report.numPassedTests,
         failed: report.numFailedTests,
         skipped: report.numPendingTests + report.numTodoTests,
+        failures: report.testResults.flatMap(({ name, assertionResults }) =>
+          assertionResults
+            .filter(({ status }) => status === 'failed')
+            .map(({ fullName }) => `${path.relative(root, name)}: ${fullName}`),
+        ),
       };
     },
   },
@@ -112,6 +123,7 @@ const steps: readonly Step[] = [
 ];
 
 const total: Count = { passed: 0, failed: 0, skipped: 0 };
+const failures: string[] = [];
 const only = process.argv[2];
 const isWanted = ({ name }: Step) => only === undefined || name === only;
 const waiting = stillSteps.filter(isWanted);
@@ -122,6 +134,8 @@ for (const step of steps.filter(isWanted)) {
 }
 rmSync(reports, { recursive: true });
 const { passed, failed, skipped } = total;
+// At the very end, where whoever sees the last lines only looks.
+for (const each of failures) console.log(`failed: ${each}`);
 console.log(`\n${passed} passed, ${failed} failed, ${skipped} skipped`);
 process.exitCode = failed === 0 && skipped === 0 && passed > 0 ? 0 : 1;
 
@@ -137,6 +151,9 @@ async function take(step: Step, output: 'inherit' | 'pipe'): Promise<void> {
   total.passed += count.passed;
   total.failed += count.failed;
   total.skipped += count.skipped;
+  if (count.failed > 0) {
+    failures.push(`${step.name}${count.failures?.map((each) => `\n  ${each}`).join('') ?? ''}`);
+  }
   const lines = said === '' ? [] : [`\n${said.trimEnd()}`];
   if (count.triedAgain) {
     lines.push(`== ${step.name}: ${count.triedAgain} passed only when tried again`);

@@ -481,7 +481,7 @@ describe('the demo data', () => {
         'diagnose',
         'diagnose',
         'diagnose',
-        'verdict',
+        'diagnose',
         'verdict',
         'verdict',
         'waiting',

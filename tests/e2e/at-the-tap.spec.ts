@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { familyOf } from '../../src/core/appliances/all';
+import { fromKept, numberOf, shownUnit } from '../../src/core/quantities';
 import { simulatedFamilyOf, seededRandom, simulateUnit } from '../../src/core/simulation';
 import { sampleUnit } from '../sample-unit';
 import { startServer, type TestServer } from './server';
@@ -232,6 +233,7 @@ test('a sensor out of step is found by three points at the tap', async ({ page }
   await page.getByLabel('Tap as found').fill('48 C');
   await page.getByLabel('Tap as found').press('Enter');
   await press(page, 'Done');
+  const typed: number[] = [];
   for (const point of ['low', 'middle', 'high'] as const) {
     const check = `tap-test-${point}-difference`;
     const { state } = boiler.check(check);
@@ -245,11 +247,21 @@ test('a sensor out of step is found by three points at the tap', async ({ page }
     // A minute at the open tap, until it stands.
     await press(page, 'Begin');
     await page.clock.runFor('01:05');
-    await pressKeys(page, keysOf('temperature-difference', answer));
+    const keys = keysOf('temperature-difference', answer);
+    typed.push(Number(keys));
+    await pressKeys(page, keys);
     await page.getByRole('button', { name: /^Enter/ }).click();
   }
   await press(page, 'Done');
   await expect(page.getByText('Three points at the tap: gone through')).toBeVisible();
+  const { entries } = await sentJob(page, jobId);
+  const unitShown = shownUnit('temperature-difference', 'us');
+  const kept = entries.flatMap((each) =>
+    each.kind === 'reading' && each.check?.startsWith('tap-test-')
+      ? [Number(fromKept(numberOf(each.value, 'temperature-difference')!, unitShown).toFixed(2))]
+      : [],
+  );
+  expect(kept).toEqual(typed);
   await expect(page.getByLabel('Judged together')).toContainText('Off by the same at all three');
   await page.goto(`${baseUrl()}/jobs/${jobId}`);
   const lead = isPhone(page)

@@ -55,8 +55,9 @@ export function openTable<O extends Observable>(
   const quantityAt = (prediction: QuantityPrediction, grid: Grid, point: number): number => {
     const { meter, otherwise } = prediction;
     const { centre, spread } = placed(prediction, grid, point);
-    const key = quantityKey(centre, spread);
-    const own = () => quantityClass(meter, centre, spread);
+    const stretch = stretchOf(centre, spread);
+    const key = keyOfStretch(stretch);
+    const own = () => quantityClass(meter, ...middleOf(stretch));
     if (!otherwise) return classFor(key, own);
     const { share } = otherwise;
     const of = quantityAt(otherwise.as, grid, point);
@@ -70,7 +71,7 @@ export function openTable<O extends Observable>(
   const place = (given: Prediction, grid: Grid): Placed => {
     const prediction = given.kind === 'quantity' ? withVariance(given, ownVariance) : given;
     if (prediction.kind === 'outcomes') {
-      const { probabilities } = prediction;
+      const probabilities = roundedShares(prediction.probabilities);
       return {
         found: [classFor(outcomesKey(probabilities), () => ({ kind: 'outcomes', probabilities }))],
         ofPoint: undefined,
@@ -129,21 +130,44 @@ export function openTable<O extends Observable>(
 
 type ClassKey = string | number;
 
-/** Width and place go by the rounded spread: two classes with the same numbers are the same stretch of the scale. */
-function quantityKey(centre: number, spread: number): number {
-  const size = Math.round(Math.log(spread) * spreadSteps);
-  const width = classWidth * Math.min(Math.exp(size / spreadSteps), 0.05);
-  const at = Math.round(centre / width);
-  return at * 1024 + size + 512;
+/**
+ * A stretch of the scale that counts as one class: its place in widths, and its spread in steps. The class is what stands in
+ * its middle, whichever prediction fell into it first: an answer does not depend on what was asked before it.
+ */
+interface Stretch {
+  readonly at: number;
+  readonly size: number;
 }
 
+function stretchOf(centre: number, spread: number): Stretch {
+  const size = Math.round(Math.log(spread) * spreadSteps);
+  return { at: Math.round(centre / widthOf(size)), size };
+}
+
+const spreadOf = (size: number) => Math.exp(size / spreadSteps);
+
+const widthOf = (size: number) => classWidth * Math.min(spreadOf(size), 0.05);
+
+const middleOf = ({ at, size }: Stretch): [centre: number, spread: number] => [
+  at * widthOf(size),
+  spreadOf(size),
+];
+
+const keyOfStretch = ({ at, size }: Stretch): number => at * 1024 + size + 512;
+
 const otherwiseKey = (own: ClassKey, share: number, of: number) => `${own} ${share} ${of}`;
+
+/** To four digits each, so that looks that hardly differ are one; a rare answer keeps its digits. */
+const roundedShares = (probabilities: Readonly<Record<string, number>>) =>
+  Object.fromEntries(
+    Object.entries(probabilities).map(([name, share]) => [name, Number(share.toPrecision(4))]),
+  );
 
 /** Two looks with the same shares for different answers are not alike: the names belong to the class. */
 const outcomesKey = (probabilities: Readonly<Record<string, number>>): string =>
   Object.keys(probabilities)
     .sort()
-    .map((name) => `${name}=${probabilities[name]!.toFixed(4)}`)
+    .map((name) => `${name}=${probabilities[name]!}`)
     .join(' ');
 
 /** Classes that came packed under the keys that they were made under, so that what is filled later finds them. */
@@ -151,7 +175,7 @@ function keysOf(classes: readonly OutcomeClass[]): Map<ClassKey, number> {
   const found = new Map<ClassKey, number>();
   const keyOf = (each: OutcomeClass): ClassKey => {
     if (each.kind === 'outcomes') return outcomesKey(each.probabilities);
-    const own = quantityKey(each.centre, each.spread);
+    const own = keyOfStretch(stretchOf(each.centre, each.spread));
     if (!each.otherwise) return own;
     const { share, as } = each.otherwise;
     // What is read otherwise is a class of its own, made before it.

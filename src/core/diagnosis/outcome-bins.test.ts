@@ -82,7 +82,7 @@ describe('outcome bins', () => {
       { kind: 'outcomes', probabilities: one },
     ]);
     expect(found.count).toBe(40);
-    expect(sharesOf(found, 1)[39]).toBe(0.5);
+    expect(sharesOf(found, 1)[answers.sort().indexOf('code 39')]).toBe(0.5);
   });
 
   it('of an observation have room for what only one suspect would show', () => {
@@ -90,7 +90,18 @@ describe('outcome bins', () => {
       { kind: 'outcomes', probabilities: { sound: 1 } },
       { kind: 'outcomes', probabilities: { scorched: 1 } },
     ]);
-    expect(sharesOf(found, 0)).toEqual([1, 0]);
-    expect(sharesOf(found, 1)).toEqual([0, 1]);
+    expect(sharesOf(found, 0)).toEqual([0, 1]);
+    expect(sharesOf(found, 1)).toEqual([1, 0]);
+  });
+
+  it('are the same whichever class came first, and whichever others nobody weighs', () => {
+    const [sound, scorched, other] = ['sound', 'scorched', 'corroded'].map(
+      (each): OutcomeClass => ({ kind: 'outcomes', probabilities: { [each]: 1 } }),
+    );
+    const one = bin([sound!, scorched!], [0.5, 0.5]);
+    const more = bin([other!, scorched!, sound!], [0, 0.5, 0.5]);
+    expect(more.count).toBe(one.count);
+    expect(sharesOf(more, 1)).toEqual(sharesOf(one, 1));
+    expect(sharesOf(more, 2)).toEqual(sharesOf(one, 0));
   });
 });

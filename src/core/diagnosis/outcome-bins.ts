@@ -7,19 +7,25 @@ export interface OutcomeBins {
   readonly shares: Float64Array;
 }
 
-/** Cuts at the gaps between what the classes that matter predict. The shares of the others stay at nought. */
+/**
+ * Cuts at the gaps between what the classes that matter predict. The shares of the others stay at nought: which others there
+ * are, and which class came first, makes no difference.
+ */
 export function binOutcomes(classes: readonly OutcomeClass[], masses: Float64Array): OutcomeBins {
   return classes[0]!.kind === 'outcomes'
-    ? binByAnswer(classes, masses, answersOf(classes))
+    ? binByAnswer(classes, masses, answersOf(classes, masses))
     : binByCuts(classes, masses, cutPoints(classes, masses));
 }
 
-/** Every answer that any class gives a chance, in the order of first mention. */
-const answersOf = (classes: readonly OutcomeClass[]): string[] => [
-  ...new Set(
-    classes.flatMap((each) => (each.kind === 'outcomes' ? Object.keys(each.probabilities) : [])),
-  ),
-];
+/** Every answer that a class that matters gives a chance. */
+const answersOf = (classes: readonly OutcomeClass[], masses: Float64Array): string[] =>
+  [
+    ...new Set(
+      classes.flatMap((each, c) =>
+        each.kind === 'outcomes' && masses[c]! >= leastMass ? Object.keys(each.probabilities) : [],
+      ),
+    ),
+  ].sort();
 
 function binByAnswer(
   classes: readonly OutcomeClass[],
@@ -46,7 +52,10 @@ function binByCuts(
 ): OutcomeBins {
   const inRange = cuts.length + 1;
   const goesOver = classes.some(
-    (each) => each.kind === 'quantity' && partsOf(each).some(({ of }) => of.overRange > 0),
+    (each, c) =>
+      each.kind === 'quantity' &&
+      masses[c]! >= leastMass &&
+      partsOf(each).some(({ of }) => of.overRange > 0),
   );
   const count = goesOver ? inRange + 1 : inRange;
   const shares = new Float64Array(classes.length * count);
@@ -81,7 +90,7 @@ function cutPoints(classes: readonly OutcomeClass[], masses: Float64Array): numb
       if (masses[c]! * share > leastCutMass) present.push(of);
     }
   }
-  present.sort((one, other) => one.centre - other.centre);
+  present.sort((one, other) => one.centre - other.centre || one.spread - other.spread);
   const cuts: { at: number; gap: number }[] = [];
   for (let k = 1; k < present.length; k++) {
     const lower = present[k - 1]!;

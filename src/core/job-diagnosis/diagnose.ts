@@ -48,7 +48,7 @@ import { stopNow } from './stop';
 import { leftOutBy } from '../schools';
 import { mostDirectMinutes, readsPartsFirst, unreadPart, type UnreadPart } from './unread-part';
 
-export const engineVersion = 'ohmmeter-0.3.0';
+export const engineVersion = 'ohmmeter-0.3.1';
 
 /** Checks that are asked what would change the mind. */
 const mostThatChangeMinds = 12;

@@ -184,7 +184,9 @@ export function runFire(
       )
     : 0;
   // A flame that drops out was there for a moment: its signal is read before it goes.
-  signals['flame.ampere'] = isLit || chance['lights-and-drops'] > likely ? microampere * 1e-6 : 0;
+  const isSeen = isLit || chance['lights-and-drops'] > likely;
+  signals['flame.seen'] = isSeen ? 1 : 0;
+  signals['flame.ampere'] = isSeen ? microampere * 1e-6 : 0;
   signals['fan.percent'] = tries ? 100 * Math.min(1, e['fan.speed']) : 0;
   signals['air-switch.ohm'] = tries && hasAir ? 0.1 : 1e12;
   signals['limit.ohm'] = e['limit.ohm'];
@@ -208,11 +210,7 @@ export const fireFollows: Readonly<Record<string, Follows>> = {
   'gas.static': follows(['gas.supply', 'gas.static']),
   'gas.running': follows(['gas.supply', 'gas.static', 'gas.running'], 'lit'),
   'gas.burner': follows(['gas.running', 'burner.pressure'], 'lit'),
-  'flame.ampere': follows(
-    ['flame.microampere', 'earth.path', 'flue.recirculates'],
-    'lit',
-    'flame.seen',
-  ),
+  'flame.ampere': follows(['flame.microampere', 'earth.path', 'flue.recirculates'], 'flame.seen'),
   'fan.percent': follows(['fan.speed'], 'tries'),
   'flue.co2': follows(['air.excess'], 'lit'),
   'flue.co-ratio': follows(['flue.co-share'], 'lit'),

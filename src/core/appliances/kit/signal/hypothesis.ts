@@ -81,7 +81,7 @@ export function signalHypotheses<Plate extends FamilyPlate, S extends Standing>(
       standing,
     }));
   };
-  return listHypotheses<SignalVariant, SignalHypothesis<S>>({
+  const listed = listHypotheses<SignalVariant, SignalHypothesis<S>>({
     modes,
     parameters,
     pairsCovered,
@@ -90,5 +90,29 @@ export function signalHypotheses<Plate extends FamilyPlate, S extends Standing>(
         other.variants.some((variant) => Object.keys(changes).some((id) => id in variant.changes)),
       ),
     make,
+  });
+  return withAlikeStandings(listed, (standing) => declaration.standingKey(standing));
+}
+
+/**
+ * Ways of standing under one key read as one, and are one: that of the first in the list, which begins with a good unit. So
+ * what is worked out for one of them holds for all, whichever is asked about first.
+ */
+function withAlikeStandings<S extends Standing>(
+  listed: readonly SignalHypothesis<S>[],
+  keyOf: (standing: S) => string,
+): SignalHypothesis<S>[] {
+  const first = new Map<string, S>();
+  const alike = (standing: S): S => {
+    const key = keyOf(standing);
+    const known = first.get(key) ?? standing;
+    first.set(key, known);
+    return { ...known, share: standing.share };
+  };
+  return listed.map(({ otherwise, ...each }) => {
+    const standing = alike(each.standing);
+    return otherwise
+      ? { ...each, standing, otherwise: { ...otherwise, as: { ...otherwise.as, standing } } }
+      : { ...each, standing };
   });
 }
