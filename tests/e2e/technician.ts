@@ -220,9 +220,12 @@ export async function enterAnswer(
   answer: SimulatedAnswer,
 ): Promise<void> {
   if (answer.kind === 'outcome') {
-    const words =
-      family.checks[check]!.answers![answer.outcome] ??
-      family.codes!.pack.codes.find(({ saw }) => saw === answer.outcome)!.shows!;
+    // A code is tapped as the list of its make shows it.
+    const code =
+      family.codes?.check === check
+        ? family.codes.pack.codes.find(({ saw }) => saw === answer.outcome)
+        : undefined;
+    const words = code?.shows ?? family.checks[check]!.answers![answer.outcome]!;
     const found = page.getByRole('group', { name: 'What you found' });
     await andEntered(page, () =>
       found.getByRole('button', { name: capital(words), exact: true }).click(),
