@@ -1,7 +1,7 @@
 import { once } from 'node:events';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { expect, it } from 'vitest';
+import { expect, it, vi } from 'vitest';
 import { visitPages } from './visit-pages';
 
 const jobId = '01a22173-34e4-7468-91cf-21bf15ff273a';
@@ -23,8 +23,24 @@ it('the pages of a job and of the day are asked for one after the other, and a b
   }).listen(0, '127.0.0.1');
   await once(server, 'listening');
   const { port } = server.address() as AddressInfo;
-  await visitPages(`http://127.0.0.1:${port}`, jobId);
-  server.close();
+  // As the framework's own fetch does, which keeps the other branch.
+  const plain = fetch;
+  vi.stubGlobal('fetch', async (...asking: Parameters<typeof fetch>) => {
+    const answer = await plain(...asking);
+    const [own, kept] = answer.body?.tee() ?? [];
+    void kept
+      ?.getReader()
+      .read()
+      .catch(() => undefined);
+    return new Response(own, answer);
+  });
+  try {
+    await visitPages(`http://127.0.0.1:${port}`, jobId);
+  } finally {
+    vi.unstubAllGlobals();
+    server.closeAllConnections();
+    server.close();
+  }
   expect(asked.slice(0, 3)).toEqual(['GET /', 'GET /call', `GET /jobs/${jobId}`]);
   expect(asked).toContain(`GET /jobs/${jobId}/repair`);
   expect(asked).toContain(`GET /api/jobs/${jobId}/events`);

@@ -41,17 +41,17 @@ export async function visitPages(address: string | undefined, jobId: string): Pr
 }
 
 async function visit(url: string, asking: RequestInit = {}): Promise<void> {
+  const leaving = new AbortController();
   try {
     const answer = await fetch(url, {
       ...asking,
-      signal: AbortSignal.timeout(longestMilliseconds),
+      signal: AbortSignal.any([leaving.signal, AbortSignal.timeout(longestMilliseconds)]),
     });
-    // What is told as it happens has no end.
-    if (answer.headers.get('content-type')?.startsWith('text/event-stream')) {
-      await answer.body?.cancel();
-    } else {
-      await answer.text();
-    }
+    // What is told as it happens has no end. It is left, not cancelled: the framework's fetch keeps a branch of its own of
+    // what it gives, and to cancel one of two is never done with.
+    const isEndless = answer.headers.get('content-type')?.startsWith('text/event-stream');
+    if (isEndless) leaving.abort();
+    else await answer.text();
   } catch {
     // Not there: whoever asks for it will be told why.
   }
