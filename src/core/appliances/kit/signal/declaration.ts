@@ -222,7 +222,7 @@ export interface SignalDeclaration<Plate extends FamilyPlate, S extends Standing
   readonly tap?: SignalTap<Plate, S>;
   /** The state that a check is taken in, over what is otherwise so. */
   impliedState(check: string, present: UnitState): UnitState;
-  /** Equal for hypotheses under which a good unit shows the same. */
+  /** Equal for hypotheses under which a good unit shows the same: what bears on a reading stands in it, and what does not is lost. */
   standingKey(standing: S): string;
   picture(
     seen: Seen<Plate, S>,

@@ -95,8 +95,8 @@ export function signalHypotheses<Plate extends FamilyPlate, S extends Standing>(
 }
 
 /**
- * Ways of standing under one key read as one, and are one: that of the first in the list, which begins with a good unit. So
- * what is worked out for one of them holds for all, whichever is asked about first.
+ * Ways of standing under one key read as one, and are one: that of the first in the list. So what is worked out for one of
+ * them holds for all, whichever is asked about first.
  */
 function withAlikeStandings<S extends Standing>(
   listed: readonly SignalHypothesis<S>[],
