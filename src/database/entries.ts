@@ -1,4 +1,4 @@
-import { and, asc, eq, gt, inArray, max, sql, type AnyColumn } from 'drizzle-orm';
+import { and, asc, count, eq, gt, inArray, max, sql, type AnyColumn } from 'drizzle-orm';
 import type { Entry } from '../core/job-file';
 import { orUnavailable, type Database, type FirmTransaction } from './client';
 import type { Job } from './jobs';
@@ -36,22 +36,24 @@ export async function readWriters(
   return new Set(rows.flatMap(({ by }) => by ?? []));
 }
 
-/** What came to a job after its first so many entries. */
+/** What came to a job after its first so many entries: as the JSON of a list, and how many they are. */
 export async function readEntriesAfter(
   transaction: FirmTransaction,
   jobId: string,
-  count: number,
+  after: number,
   most: number,
-): Promise<Entry[]> {
+): Promise<{ readonly entries: string; readonly found: number }> {
   const part = transaction
     .select({ body: entries.body, sequence: entries.sequence })
     .from(entries)
-    .where(and(eq(entries.jobId, jobId), gt(entries.sequence, count)))
+    .where(and(eq(entries.jobId, jobId), gt(entries.sequence, after)))
     .orderBy(asc(entries.sequence))
     .limit(most)
     .as('part');
-  const [row] = await transaction.select({ all: inOrder(part.body, part.sequence) }).from(part);
-  return row?.all ?? [];
+  const [row] = await transaction
+    .select({ all: sql<string | null>`${inOrder(part.body, part.sequence)}::text`, found: count() })
+    .from(part);
+  return { entries: row?.all ?? '[]', found: row?.found ?? 0 };
 }
 
 /** Bodies as one value: ten thousand rows are ten thousand times read from the wire. */

@@ -1,27 +1,26 @@
 import { validate as isUuid } from 'uuid';
-import type { Entry } from '../core/job-file';
 import type { FirmTransaction } from '../database/client';
 import { readEntriesAfter } from '../database/entries';
 import { readJob } from '../database/jobs';
 import { NotFound, Refused } from './errors';
 
 /**
- * What has come to a job after its first so many entries, in the order of receipt, and whether there is more.
+ * What has come to a job after its first so many entries, in the order of receipt, as the JSON of a list; and whether there is more.
  * @throws NotFound where this firm has no such job; Refused for a count that is none.
  */
 export async function entriesAfter(
   transaction: FirmTransaction,
   jobId: string,
   count: number,
-): Promise<{ readonly entries: readonly Entry[]; readonly more: boolean }> {
+): Promise<{ readonly entries: string; readonly more: boolean }> {
   if (!Number.isSafeInteger(count) || count < 0) {
     throw new Refused([{ pointer: '/after', message: 'After how many entries? A whole number.' }]);
   }
   if (!isUuid(jobId) || !(await readJob(transaction, jobId))) {
     throw new NotFound('This firm has no such job.');
   }
-  const entries = await readEntriesAfter(transaction, jobId, count, mostAtOnce);
-  return { entries, more: entries.length === mostAtOnce };
+  const { entries, found } = await readEntriesAfter(transaction, jobId, count, mostAtOnce);
+  return { entries, more: found === mostAtOnce };
 }
 
 /** A long logbook comes part by part. */

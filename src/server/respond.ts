@@ -15,9 +15,18 @@ export interface ProblemAnswer {
 /** What is answered is somebody's data, as it is now. */
 export const fresh = { 'cache-control': 'no-store' };
 
+/** What is JSON already, as the database gave it: to read a long logbook and write it again would hold up everybody else. */
+export class JsonText {
+  constructor(readonly text: string) {}
+}
+
 /** Runs a handler and turns its typed errors into answers; anything else is logged and told as unexpected. */
 export const respond = (work: () => Promise<unknown>): Promise<Response> =>
-  respondWith(async () => Response.json((await work()) ?? {}, { headers: fresh }));
+  respondWith(async () => {
+    const done = await work();
+    if (!(done instanceof JsonText)) return Response.json(done ?? {}, { headers: fresh });
+    return new Response(done.text, { headers: { ...fresh, 'content-type': 'application/json' } });
+  });
 
 /** The same where the handler makes its own answer. */
 export async function respondWith(work: () => Promise<Response>): Promise<Response> {

@@ -51,7 +51,8 @@ describe('what came after', () => {
     const early = { ...skipped('feed-volts'), at: '2026-03-02T09:00:00.000Z' };
     await firm.record(job, [late], firm.live);
     await firm.record(job, [early], firm.dead);
-    const ids = async (count: number) => (await after(job, count)).entries.map((each) => each.id);
+    const ids = async (count: number) =>
+      (JSON.parse((await after(job, count)).entries) as Entry[]).map((each) => each.id);
     expect(await ids(0)).toEqual([late.id, early.id]);
     expect(await ids(1)).toEqual([early.id]);
     expect(await ids(9)).toEqual([]);

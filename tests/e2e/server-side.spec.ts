@@ -123,7 +123,7 @@ test('a logbook that is too long for its page comes in parts, once, and is worke
   const isWorkedOut = () => expect(page.locator('main[aria-busy=false]')).toBeVisible();
   await page.goto(`${baseUrl()}/jobs/${id}`);
   await isWorkedOut();
-  expect(asked.slice(0, 3)).toEqual(['0', '2000', String(count)]);
+  expect(asked.slice(0, 2)).toEqual(['0', '2000']);
   // The newest stands in the logbook, so that the parts were put together in their order.
   await expect(page.getByText(/13\.0/).first()).toBeVisible();
   // The second time the device has it, and asks only for what came since.
@@ -131,7 +131,7 @@ test('a logbook that is too long for its page comes in parts, once, and is worke
   asked.length = 0;
   await page.reload();
   await isWorkedOut();
-  expect(new Set(asked)).toEqual(new Set([String(count)]));
+  await expect.poll(() => [...new Set(asked)]).toEqual([String(count)]);
 });
 
 const keptEntryCount = (page: Page, jobId: string) =>
@@ -142,9 +142,9 @@ const keptEntryCount = (page: Page, jobId: string) =>
         opening.onsuccess = () => {
           const asking = opening.result.transaction('jobs').objectStore('jobs').get(id);
           asking.onsuccess = () => {
-            const kept = asking.result as { job: { entries: unknown[] } } | undefined;
+            const kept = asking.result as { entryCount?: number } | undefined;
             opening.result.close();
-            resolve(kept?.job.entries.length);
+            resolve(kept?.entryCount);
           };
         };
       }),

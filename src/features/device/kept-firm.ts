@@ -3,7 +3,7 @@ import type { ForDevice } from '@/server/for-device';
 import type { JobsForDevice } from '@/server/jobs-for-device';
 import type { KnownUnitChoice } from '@/server/known-units';
 import { keepCodePacks } from './kept-codes';
-import { keepJob } from './kept-jobs';
+import { keepJob, keptCount } from './kept-jobs';
 import { readLogbook } from './read-logbook';
 import { deviceStore } from './store';
 
@@ -66,8 +66,8 @@ async function fetchJobs({ jobs, technicianId }: ForDevice): Promise<void> {
   const wanted = [...jobs].sort((one, other) => own(one) - own(other)).slice(0, mostFetched);
   const missing: string[] = [];
   for (const { job } of wanted) {
-    const kept = await deviceStore().jobs.get(job.id);
-    if (!kept || kept.job.entries.length < job.standing.entryCount) missing.push(job.id);
+    const count = await keptCount(job.id);
+    if (count === undefined || count < job.standing.entryCount) missing.push(job.id);
   }
   for (let from = 0; from < missing.length; from += mostAtOnce) {
     const ids = missing.slice(from, from + mostAtOnce).join(',');

@@ -1,8 +1,14 @@
-import type { JobFile } from '@/core/job-file';
-import { deviceStore } from './store';
+import type { Entry, JobFile } from '@/core/job-file';
+import { deviceStore, type KeptJob } from './store';
 
 /** Jobs beyond so many leave the device again, those first that were not looked at for longest. */
 const mostJobs = 60;
+
+/**
+ * A logbook of more entries than these is kept as one text: a store copies ten thousand entries one by one, into itself and out
+ * again, which takes it many times as long.
+ */
+const mostByThemselves = 500;
 
 /** In the place of a job's number, until the server has given it one. */
 export const notNumbered = 'new';
@@ -22,7 +28,7 @@ export async function keepJob(job: JobFile): Promise<void> {
       const number =
         job.job.number === notNumbered ? (await store.jobs.get(id))?.job.job.number : undefined;
       const numbered = number === undefined ? job : { ...job, job: { ...job.job, number } };
-      await store.jobs.put({ id, job: numbered, keptAt: Date.now() });
+      await store.jobs.put(asKept(numbered));
       const sent = await store.entries.where('[jobId+state]').equals([id, 'sent']).primaryKeys();
       await store.entries.bulkDelete(sent.filter((each) => known.has(each)));
       const tooMany = (await store.jobs.count()) - mostJobs;
@@ -38,5 +44,26 @@ export async function keepJob(job: JobFile): Promise<void> {
 /** A job as this device has it: as the server last showed it, or as its call was taken here. */
 export async function keptJob(id: string): Promise<JobFile | undefined> {
   const store = deviceStore();
-  return ((await store.calls.get(id)) ?? (await store.jobs.get(id)))?.job;
+  const call = await store.calls.get(id);
+  if (call) return call.job;
+  const kept = await store.jobs.get(id);
+  return kept && asOpened(kept);
 }
+
+/** How many entries of a job this device has from the server. */
+export async function keptCount(id: string): Promise<number | undefined> {
+  const kept = await deviceStore().jobs.get(id);
+  return kept && (kept.entryCount ?? kept.job.entries?.length);
+}
+
+function asKept(job: JobFile): KeptJob {
+  const { entries, ...head } = job;
+  const kept = { id: job.job.id, keptAt: Date.now() };
+  if (entries.length <= mostByThemselves) return { ...kept, job };
+  return { ...kept, job: head, logbook: JSON.stringify(entries), entryCount: entries.length };
+}
+
+const asOpened = ({ job, logbook }: KeptJob): JobFile => ({
+  ...job,
+  entries: job.entries ?? (JSON.parse(logbook ?? '[]') as Entry[]),
+});

@@ -11,31 +11,23 @@ export interface LogbookSize {
 /**
  * Reads a long logbook part by part. What the device kept of it came in the server's order, so that only what came after it
  * is asked for.
+ * @returns at least as many as the server had when it told the size.
  * @throws where the server does not give a part.
  */
 export async function readLogbook(jobId: string, { count, atOnce }: LogbookSize): Promise<Entry[]> {
   const kept = await inTime(keptJob(jobId)).catch(() => undefined);
   const entries = [...(kept?.entries ?? [])];
-  const asked: Promise<Part>[] = [];
+  const asked: Promise<readonly Entry[]>[] = [];
   for (let after = entries.length; after < count; after += atOnce) {
     asked.push(readPart(jobId, after));
   }
-  for (const part of await Promise.all(asked)) entries.push(...part.entries);
-  // What has come since the page was made.
-  for (;;) {
-    const part = await readPart(jobId, entries.length);
-    entries.push(...part.entries);
-    if (!part.more) return entries;
-  }
+  for (const part of await Promise.all(asked)) entries.push(...part);
+  // What has come since the size was told whoever shows the job asks for (`record/use-received.ts`).
+  return entries;
 }
 
-interface Part {
-  readonly entries: readonly Entry[];
-  readonly more: boolean;
-}
-
-async function readPart(jobId: string, after: number): Promise<Part> {
+async function readPart(jobId: string, after: number): Promise<readonly Entry[]> {
   const response = await fetch(`/api/jobs/${jobId}/entries?after=${after}`, { cache: 'no-store' });
   if (!response.ok) throw new Error(`The server answered ${response.status}.`);
-  return (await response.json()) as Part;
+  return ((await response.json()) as { entries: Entry[] }).entries;
 }

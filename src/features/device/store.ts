@@ -33,10 +33,12 @@ export interface KeptCall {
   problem?: string;
 }
 
-/** A job as the server last showed it to this device. */
+/** A job as the server last showed it to this device: its logbook with it, or, of a long one, beside it as JSON. */
 export interface KeptJob {
   readonly id: string;
-  readonly job: JobFile;
+  readonly job: Omit<JobFile, 'entries'> & Partial<Pick<JobFile, 'entries'>>;
+  readonly logbook?: string;
+  readonly entryCount?: number;
   /** When it was last opened or fetched, in milliseconds. */
   readonly keptAt: number;
 }

@@ -3,35 +3,44 @@
 import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import type { BenchAnswer } from '@/core/job-diagnosis';
+import { loadFamily } from '@/core/appliances';
 import { asSeenBy, type JobFile } from '@/core/job-file';
 import type { Organisation } from '@/database/technicians';
 import { JobFamily } from '@/features/record/family-context';
 import { usePresentTechnician } from '@/features/record/technician-context';
 import type { JobPage } from './place';
 
-const Bench = dynamic(() => import('@/features/bench/bench').then((each) => each.Bench));
-const RepairPage = dynamic(() =>
-  import('@/features/repair/repair').then((each) => each.RepairPage),
-);
-const ProceduresPage = dynamic(() =>
-  import('@/features/procedures/procedures-page').then((each) => each.ProceduresPage),
-);
-const TemperaturesPage = dynamic(() =>
-  import('@/features/temperatures/temperatures-page').then((each) => each.TemperaturesPage),
-);
-const SettingsPage = dynamic(() =>
-  import('@/features/settings/settings-page').then((each) => each.SettingsPage),
-);
-const CombustionPage = dynamic(() =>
-  import('@/features/combustion/combustion-page').then((each) => each.CombustionPage),
-);
-const BalancingPage = dynamic(() =>
-  import('@/features/balancing/balancing-page').then((each) => each.BalancingPage),
-);
-const MixingPage = dynamic(() =>
-  import('@/features/mixing/mixing-page').then((each) => each.MixingPage),
-);
-const KeptReport = dynamic(() => import('./kept-report').then((each) => each.KeptReport));
+/** The code of each page comes with the first of its kind. */
+const load = {
+  bench: () => import('@/features/bench/bench').then((each) => each.Bench),
+  repair: () => import('@/features/repair/repair').then((each) => each.RepairPage),
+  procedures: () =>
+    import('@/features/procedures/procedures-page').then((each) => each.ProceduresPage),
+  temperatures: () =>
+    import('@/features/temperatures/temperatures-page').then((each) => each.TemperaturesPage),
+  settings: () => import('@/features/settings/settings-page').then((each) => each.SettingsPage),
+  combustion: () =>
+    import('@/features/combustion/combustion-page').then((each) => each.CombustionPage),
+  balancing: () => import('@/features/balancing/balancing-page').then((each) => each.BalancingPage),
+  mixing: () => import('@/features/mixing/mixing-page').then((each) => each.MixingPage),
+  report: () => import('./kept-report').then((each) => each.KeptReport),
+};
+
+const Bench = dynamic(load.bench);
+const RepairPage = dynamic(load.repair);
+const ProceduresPage = dynamic(load.procedures);
+const TemperaturesPage = dynamic(load.temperatures);
+const SettingsPage = dynamic(load.settings);
+const CombustionPage = dynamic(load.combustion);
+const BalancingPage = dynamic(load.balancing);
+const MixingPage = dynamic(load.mixing);
+const KeptReport = dynamic(load.report);
+
+/** Asks for the code of a page before its job is here. What does not come is asked for again by the page. */
+export function fetchAhead(page: JobPage, family: string): void {
+  void load[page]().catch(() => undefined);
+  void loadFamily(family).catch(() => undefined);
+}
 
 /** A page of a job from what this device keeps. */
 export function KeptJobPage({

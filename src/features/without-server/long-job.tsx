@@ -6,7 +6,7 @@ import type { Entry, JobFile } from '@/core/job-file';
 import type { Organisation } from '@/database/technicians';
 import { readLogbook, type LogbookSize } from '@/features/device/read-logbook';
 import { Present, type PresentTechnician } from '@/features/record/technician-context';
-import { KeptJobPage } from './kept-job-page';
+import { fetchAhead, KeptJobPage } from './kept-job-page';
 import type { JobPage } from './place';
 
 /** A job whose logbook is too long to come with its page: what this device has of it, and the rest part by part. */
@@ -27,6 +27,8 @@ export function LongJob({
   technician: PresentTechnician;
 }) {
   const { read, failure, again } = useLogbook(job.job.id, logbook, first);
+  const { family } = job.unit;
+  useEffect(() => fetchAhead(page, family), [page, family]);
   if (failure) {
     return (
       <main className="mx-auto max-w-xl p-6">

@@ -1,6 +1,7 @@
 import { NotFound } from '@/server/errors';
 import { importJob } from '@/server/import-job';
 import { readBody } from '@/server/read-body';
+import { readBenchPage } from '@/server/read-job-page';
 import { respond } from '@/server/respond';
 import { inFirmChanging } from '@/server/session';
 
@@ -13,6 +14,8 @@ export async function POST(request: Request): Promise<Response> {
       ({ id }) => id,
     );
     if (!imported) throw new NotFound('No firm is set up yet.');
+    // Whoever brings a job in opens it next. Nobody waits for this.
+    void readBenchPage(imported.id).catch(() => undefined);
     return imported;
   });
 }

@@ -2,7 +2,7 @@ import { NotFound } from '@/server/errors';
 import { entriesAfter } from '@/server/entries-after';
 import { plainJobId } from '@/server/plain-ids';
 import { readJson } from '@/server/read-body';
-import { behindTheDoor } from '@/server/respond';
+import { behindTheDoor, JsonText } from '@/server/respond';
 import { inFirm } from '@/server/in-firm';
 import { chosenTechnician } from '@/server/session';
 import { takeEntries } from '@/server/take-entries';
@@ -17,7 +17,7 @@ export async function GET(
     const after = Number(new URL(request.url).searchParams.get('after') ?? 0);
     const found = await inFirm((transaction) => entriesAfter(transaction, id, after));
     if (!found) throw new NotFound('No firm is set up yet.');
-    return found;
+    return new JsonText(`{"entries":${found.entries},"more":${found.more}}`);
   });
 }
 
