@@ -69,8 +69,11 @@ test('an open lower element is found from temperatures alone, exchanged, and its
 }) => {
   test.setTimeout(480_000);
   await server.hands!(faulty);
-  const jobId = await openJob(page, { kind: 'runs-out', customer: `Warm ${isPhone(page)}` });
-  await page.goto(`${baseUrl()}/jobs/${jobId}/temperatures`);
+  const jobId = await openJob(
+    page,
+    { kind: 'runs-out', customer: `Warm ${isPhone(page)}` },
+    '/temperatures',
+  );
   await follow(page);
   await press(page, '240');
   await press(page, 'Open its tap');
@@ -147,8 +150,11 @@ test('what goes wrong with an instrument is said, and what was read is kept @pho
   page,
 }) => {
   await server.hands!({ ...faulty, faults: ['no-fault'] });
-  const jobId = await openJob(page, { kind: 'slow', customer: `Unplugged ${isPhone(page)}` });
-  await page.goto(`${baseUrl()}/jobs/${jobId}/temperatures`);
+  const jobId = await openJob(
+    page,
+    { kind: 'slow', customer: `Unplugged ${isPhone(page)}` },
+    '/temperatures',
+  );
   await press(page, 'Follow Tank, top with the thermometer 1');
   await expect(page.getByRole('button', { name: /^Tank, top 1?\d/ })).toBeVisible({
     timeout: 40_000,
@@ -168,8 +174,11 @@ test('what goes wrong with an instrument is said, and what was read is kept @pho
 
 test('a reading on the meter drops into the keypad, with its name @phone', async ({ page }) => {
   await server.hands!({ ...faulty, faults: ['no-fault'] });
-  const jobId = await openJob(page, { kind: 'no-hot-water', customer: `Meter ${isPhone(page)}` });
-  await page.goto(`${baseUrl()}/jobs/${jobId}?check=supply-volts`);
+  const jobId = await openJob(
+    page,
+    { kind: 'no-hot-water', customer: `Meter ${isPhone(page)}` },
+    '?check=supply-volts',
+  );
   await expect(page.getByText(/Touch limit screws/)).toBeVisible();
   await page.waitForTimeout(1500);
   await page.getByRole('button', { name: 'From the meter' }).click();
@@ -192,8 +201,11 @@ test('a reading on the meter drops into the keypad, with its name @phone', async
 test('by hand it prompts, keeps what is due, and measures a flow by the clock', async ({
   page,
 }) => {
-  const jobId = await openJob(page, { kind: 'lukewarm', customer: `Hand ${isPhone(page)}` });
-  await page.goto(`${baseUrl()}/jobs/${jobId}/temperatures`);
+  const jobId = await openJob(
+    page,
+    { kind: 'lukewarm', customer: `Hand ${isPhone(page)}` },
+    '/temperatures',
+  );
   await page.getByRole('button', { name: 'Outlet Read' }).click();
   const dialog = page.getByRole('dialog');
   for (const key of ['1', '2', '0'])
@@ -226,8 +238,11 @@ test('by hand it prompts, keeps what is due, and measures a flow by the clock', 
 });
 
 test('the sheet says what a setting does, and asks for what a test turned', async ({ page }) => {
-  const jobId = await openJob(page, { kind: 'too-hot', customer: `Sheet ${isPhone(page)}` });
-  await page.goto(`${baseUrl()}/jobs/${jobId}/settings`);
+  const jobId = await openJob(
+    page,
+    { kind: 'too-hot', customer: `Sheet ${isPhone(page)}` },
+    '/settings',
+  );
   const dial = async (name: string, text: string) => {
     await page.getByLabel(name, { exact: true }).fill(text);
     await page.getByLabel(name, { exact: true }).press('Enter');

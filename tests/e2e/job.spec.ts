@@ -8,7 +8,15 @@ import {
   simulateUnit,
 } from '../../src/core/simulation';
 import { plate4500 } from '../plates';
-import { answerCheck, currentCheck, openJob, repairAsTold, sentJob, workOut } from './technician';
+import {
+  answerCheck,
+  currentCheck,
+  openByForm,
+  openJob,
+  repairAsTold,
+  sentJob,
+  workOut,
+} from './technician';
 
 const { repairs } = electricStorageTwoElement;
 
@@ -28,7 +36,10 @@ for (const { fault, seed } of hiddenFaults) {
       const unit = simulateUnit(simulatedTwoElement, plate4500, seededRandom(seed), {
         faults: [fault],
       });
-      const jobId = await openJob(page, { kind: unit.complaint.kind, customer: `Hidden ${seed}` });
+      const jobId = await openByForm(page, {
+        kind: unit.complaint.kind,
+        customer: `Hidden ${seed}`,
+      });
 
       await workOut(page, jobId, unit);
       const repair = unit.repairs[0]!;

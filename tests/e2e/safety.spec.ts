@@ -240,8 +240,11 @@ test('a limit that the device cannot keep goes straight to the server, or is sai
 });
 
 test('Enter pressed twice enters once', async ({ page }) => {
-  const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Twice' });
-  await page.goto(`${baseUrl()}/jobs/${jobId}?check=upper-element-ohms`);
+  const jobId = await openJob(
+    page,
+    { kind: 'no-hot-water', customer: 'Twice' },
+    '?check=upper-element-ohms',
+  );
   await currentCheck(page);
   await doSteps(page);
   await pressKeys(page, '12.8');

@@ -1,6 +1,7 @@
 import { expect, type Locator, type Page } from '@playwright/test';
 import {
   families,
+  familyOf,
   familyOfJob,
   valueQuantity,
   type ApplianceFamily,
@@ -9,6 +10,7 @@ import {
 import { foldEntries, type Entry, type JobFile } from '../../src/core/job-file';
 import { fromKept, shownUnit, type Quantity } from '../../src/core/quantities';
 import type { SimulatedAnswer, SimulatedUnit } from '../../src/core/simulation';
+import { callOf, readDraft } from '../../src/features/call/call-draft';
 import { capital, complaintWords } from '../../src/features/record/words';
 
 /** Hands and eyes in the browser: everything goes through the interface that a technician has. */
@@ -30,10 +32,44 @@ export interface Call {
   };
 }
 
+/**
+ * Opens a job and gives its id, with its bench before the technician, or another of its pages. The call of the usual heater is
+ * sent as its form sends it, that of any other is filled in: the form itself is worked in `fillCall`.
+ */
+export async function openJob(page: Page, call: Call, at = ''): Promise<string> {
+  const isUsual = call.family === undefined && call.plate === undefined;
+  const jobId = isUsual ? await sendCall(page, call) : await openByForm(page, call);
+  if (!isUsual && at === '') return jobId;
+  await page.goto(`${baseUrl()}/jobs/${jobId}${at}`);
+  await isAwake(page);
+  return jobId;
+}
+
 /** Opens a job from the call screen and gives its id. */
-export async function openJob(page: Page, call: Call): Promise<string> {
+export async function openByForm(page: Page, call: Call): Promise<string> {
   await page.goto(`${baseUrl()}/call`);
   return fillCall(page, call);
+}
+
+async function sendCall(
+  page: Page,
+  { kind, customer, watt = '4500' }: Pick<Call, 'kind' | 'customer' | 'watt'>,
+): Promise<string> {
+  const draft = {
+    ...readDraft(''),
+    kind,
+    customer,
+    address: '5 Test Lane',
+    plate: { 'watt-upper': watt },
+  };
+  const known = await page.request.get(`${baseUrl()}/api/for-device`);
+  const { technicianId } = (await known.json()) as { technicianId: string };
+  const response = await page.request.post(`${baseUrl()}/api/jobs`, {
+    headers: { origin: baseUrl() },
+    data: callOf(familyOf(draft.family)!, draft, technicianId, false, 'us'),
+  });
+  if (!response.ok()) throw new Error(`the call was not taken: ${await response.text()}`);
+  return ((await response.json()) as { id: string }).id;
 }
 
 /** Fills in the call screen that is open, and gives the id of the job that it opens. */

@@ -1,6 +1,14 @@
 import { expect, test, type Page } from '@playwright/test';
 import type { Entry } from '../../src/core/job-file';
-import { andEntered, baseUrl, currentCheck, openJob, pressKeys, proveDead } from './technician';
+import {
+  andEntered,
+  baseUrl,
+  currentCheck,
+  openByForm,
+  openJob,
+  pressKeys,
+  proveDead,
+} from './technician';
 
 // These go on without a server: the service worker has to be there.
 test.use({ serviceWorkers: 'allow' });
@@ -141,7 +149,9 @@ test(
       return answer === 'refusal' ? route.fulfill(refusal) : route.continue();
     });
     // Where it goes then is no page of the server's, and may not come up.
-    await openJob(page, { kind: 'no-hot-water', customer: 'Refused call' }).catch(() => undefined);
+    await openByForm(page, { kind: 'no-hot-water', customer: 'Refused call' }).catch(
+      () => undefined,
+    );
     answer = 'refusal';
     await page.goto(`${baseUrl()}/waiting`);
     await expect(page.getByText('Not taken by the server: No such thing here.')).toBeVisible({

@@ -129,10 +129,11 @@ test('what is typed before the page answers is seen at once, every key of it, an
 test('what is typed before the page answers is what stands there, whatever was left there before', async ({
   page,
 }) => {
-  const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Left over' });
-  await currentCheck(page);
-  await page.goto(`${baseUrl()}/jobs/${jobId}?check=upper-element-ohms`);
-  await isAwake(page);
+  const jobId = await openJob(
+    page,
+    { kind: 'no-hot-water', customer: 'Left over' },
+    '?check=upper-element-ohms',
+  );
   await pressKeys(page, '99');
   await expect(display(page)).toHaveText('99Ω');
   const wake = await slowCode(page);
