@@ -11,6 +11,8 @@ const launchOptions = {
     '--disable-background-networking',
     '--disable-component-update',
     '--disable-sync',
+    // A page of a test lives for seconds: what its code would gain from the last optimising compiler never pays for it.
+    '--js-flags=--no-opt',
   ],
 };
 
