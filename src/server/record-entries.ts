@@ -3,6 +3,7 @@ import {
   canonical,
   permissionProblems,
   readEntry,
+  saysNoTime,
   type Entry,
   type JobFile,
   type JobFileProblem,
@@ -104,8 +105,11 @@ export async function lockedJob(transaction: FirmTransaction, jobId: string): Pr
 /** Devices send a hundred at once. */
 const mostSent = 2000;
 
-/** @throws Refused with the pointer of each entry that is none. */
-export function readBatch(sent: unknown): Entry[] {
+/**
+ * @param now what the time is here: what is stamped a day later and more was stamped by a clock that is wrong.
+ * @throws Refused with the pointer of each entry that is none.
+ */
+export function readBatch(sent: unknown, now = new Date().toISOString()): Entry[] {
   if (!Array.isArray(sent)) {
     throw new Refused([{ pointer: '/entries', message: 'Entries come as a list.' }]);
   }
@@ -128,6 +132,10 @@ export function readBatch(sent: unknown): Entry[] {
       return;
     }
     const entry = withPlainIds(read.entry);
+    if (saysNoTime(entry.at, now)) {
+      problems.push({ pointer: `/entries/${index}/at`, message: wrongClock(entry.at) });
+      return;
+    }
     const twin = batch.get(entry.id);
     if (twin && canonical(twin) !== canonical(entry)) throw new Conflict([twin.id]);
     batch.set(entry.id, entry);
@@ -135,6 +143,9 @@ export function readBatch(sent: unknown): Entry[] {
   if (problems.length > 0) throw new Refused(problems);
   return [...batch.values()];
 }
+
+const wrongClock = (at: string) =>
+  `This is dated ${at.slice(0, 10)}, more than a day ahead of the server: the clock of this device is wrong. Set it right, and enter it again.`;
 
 function refuse(problems: readonly JobFileProblem[]): void {
   if (problems.length > 0) throw new Refused(problems);

@@ -91,6 +91,22 @@ test('a phone whose clock is an hour ahead shows what was switched on after it',
   await context.close();
 });
 
+test('a phone whose clock is days ahead proves nothing that anybody believes, and is told so', async ({
+  page,
+}) => {
+  await page.clock.install({ time: Date.now() + 3 * 24 * 3_600_000 });
+  const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Days ahead' });
+  await currentCheck(page);
+  await makeSafe(page);
+  await page.clock.runFor(2000);
+  await expect(page.getByText(/not taken by the server/)).toBeVisible();
+  await expect(page.getByText(/^proved dead/)).toHaveCount(0);
+  await page.goto(`${baseUrl()}/waiting`);
+  await expect(page.getByText(/the clock of this device is wrong/).first()).toBeVisible();
+  const file = await page.request.get(`${baseUrl()}/api/jobs/${jobId}/file`);
+  expect(((await file.json()) as { entries: unknown[] }).entries).toEqual([]);
+});
+
 test('what is switched on after a proof counts after it, though the clock was set back and nothing was sent', async ({
   page,
 }) => {

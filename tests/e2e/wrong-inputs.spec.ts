@@ -71,6 +71,7 @@ test('a wrong request gets its 4xx and its words', async () => {
     ['a leap second', send(on(jobId), entries(entry({ at: '2026-06-30T23:59:60Z' }))), 422],
     ['the year 0', send(on(jobId), entries(entry({ at: '0000-01-01T00:00:00Z' }))), 422],
     ['a day that is none', send(on(jobId), entries(entry({ at: '2026-02-30T00:00:00Z' }))), 422],
+    ['a day to come', send(on(jobId), entries(entry({ at: '2099-01-01T00:00:00Z' }))), 422],
     ['a note with a NUL', send(on(jobId), entries(entry({ note: `${secret}\0` }))), 422],
     ['half a character', send(on(jobId), `{"entries":[{"note":"${secret}\\ud83d"}]}`), 422],
     ['nesting', send(on(jobId), `{"entries":${nested(5000)}}`), 422],

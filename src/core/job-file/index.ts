@@ -10,6 +10,7 @@
 export * from './generated/job-types';
 export * from './as-seen-by';
 export * from './catalogue';
+export * from './clocks';
 export * from './corrections';
 export { complaintProblems, entryProblems } from './entry-problems';
 export * from './fold';

@@ -175,6 +175,28 @@ describe.each(families)('proved dead on $id', (family) => {
     }
   });
 
+  it('is none where nobody can say when it was: a clock of days ahead proves nothing, now or then', () => {
+    const now = '2026-03-02T10:00:00.000Z';
+    const at = (hours: number) => new Date(Date.parse(now) + hours * 3_600_000).toISOString();
+    const read = (...entries: Entry[]) => foldEntries(entries, catalogue, now);
+    expect(read({ ...dead(), at: at(24) }).provedDeadAt).toBe(at(24));
+    for (const hours of [24.01, 72, 640_000]) {
+      expect(read({ ...dead(), at: at(hours) })).toMatchObject({
+        provedDeadAt: undefined,
+        proofEndedBy: 'wrong-clock',
+      });
+    }
+    // What somebody wrote with such a clock is no reason to believe an earlier proof, and keeps nobody from proving anew.
+    const stray = made({ kind: 'skip', check: family.checkIds[0], reason: 'skipped', at: at(72) });
+    const good = { ...dead(), at: at(-1) };
+    expect(read(good, stray)).toMatchObject({ provedDeadAt: undefined, proofEndedBy: 'left' });
+    const anew = [good, stray, { ...dead(), at: at(-0.5) }];
+    expect(read(...anew)).toMatchObject({ provedDeadAt: at(-0.5), provedDeadUntil: at(3.5) });
+    expect(foldEntries(anew, catalogue, at(3.6)).provedDeadAt).toBeUndefined();
+    const on = { ...action('power-on'), at: at(72) };
+    expect(read(good, on)).toMatchObject({ power: 'on', provedDeadAt: undefined });
+  });
+
   it('ends with a power-on that came later, whatever its clock says', () => {
     // The phone was an hour ahead when it was proved dead; set right, it stamps what comes after as before.
     const proof = { ...dead(), at: '2026-03-02T09:55:00.000Z' };

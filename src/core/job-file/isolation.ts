@@ -1,4 +1,5 @@
 import type { FamilyCatalogue } from './catalogue';
+import { saysNoTime } from './clocks';
 import { inOrder } from './corrections';
 import type { ActionEntry, Entry } from './generated/job-types';
 import { powerShownBy } from './power-shown';
@@ -19,7 +20,13 @@ export interface Isolation {
 }
 
 export type ProofEnd =
-  'power-on' | 'live-reading' | 'power-off' | 'failed-proof' | 'other-person' | 'left';
+  | 'power-on'
+  | 'live-reading'
+  | 'power-off'
+  | 'failed-proof'
+  | 'other-person'
+  | 'left'
+  | 'wrong-clock';
 
 export const notIsolated: Isolation = { power: 'unknown' };
 
@@ -156,11 +163,16 @@ export function isolationAfter(
     received.flatMap((each) => (each.kind === 'correction' ? [each.replaces] : [])),
   );
   const fold = (entries: readonly Entry[]) => foldIsolation(entries, corrected, catalogue);
-  const worse = moreDangerous(fold(inOrder(received)), fold(received));
+  if (now === undefined) return moreDangerous(fold(inOrder(received)), fold(received));
+  // What says no time stands where it was received, and there alone.
+  const timed = received.filter(({ at }) => !saysNoTime(at, now));
+  const byReceipt = fold(received);
+  const worse = moreDangerous(fold(inOrder(timed)), byReceipt);
+  if (byReceipt.provedDead && saysNoTime(byReceipt.provedDead.at, now)) {
+    return { ...worse, provedDead: undefined, proofEndedBy: worse.proofEndedBy ?? 'wrong-clock' };
+  }
   const last = worse.lastAt ?? worse.provedDead?.at;
-  return now !== undefined && last !== undefined && isStale(last, now)
-    ? ended(worse, 'left')
-    : worse;
+  return last !== undefined && isStale(last, now) ? ended(worse, 'left') : worse;
 }
 
 /** How the power stands after entries in this order; a proof that was corrected is none. */

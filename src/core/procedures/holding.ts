@@ -1,4 +1,4 @@
-import type { JobState, ProcedureRun } from '../job-file';
+import type { JobState, ProcedureRun, ProofEnd } from '../job-file';
 import type { Procedure, ProcedureStep } from './generated/procedure-types';
 
 /** The need of a unit that is proved dead; every other one is a fact of access. */
@@ -35,9 +35,12 @@ export function missingFor(
   }));
 }
 
+/** What ends a proof without anybody's having done anything to the unit. */
+const lapsedBy: ReadonlySet<ProofEnd> = new Set(['other-person', 'left', 'wrong-clock']);
+
 const hasLapsed = (need: string, state: JobState): boolean =>
   need === provedDeadNeed
-    ? state.proofEndedBy === 'other-person' || state.proofEndedBy === 'left'
+    ? state.proofEndedBy !== undefined && lapsedBy.has(state.proofEndedBy)
     : Object.hasOwn(state.lapsed, need);
 
 /** What the steps so far have made so, or relied on, and have not ended. */

@@ -229,4 +229,5 @@ const endings: Readonly<Record<ProofEnd, string>> = {
   'failed-proof': 'the last try failed',
   'other-person': 'proved by another person',
   left: 'the unit was left since',
+  'wrong-clock': 'dated days ahead',
 };
