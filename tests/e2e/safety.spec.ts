@@ -255,6 +255,27 @@ test('a limit that the device cannot keep goes straight to the server, or is sai
   );
 });
 
+test('a step tapped again and again is ticked at once, and entered once', async ({ page }) => {
+  const jobId = await openJob(
+    page,
+    { kind: 'no-hot-water', customer: 'Tapped twice' },
+    '?check=upper-element-ohms',
+  );
+  await currentCheck(page);
+  await makeSafe(page);
+  await expect(page.getByText(/^proved dead/)).toBeVisible();
+  await currentCheck(page);
+  const step = page.locator('[data-check] li button').first();
+  const words = (await step.textContent())!;
+  // All in one turn of the page, before any answer can come.
+  await step.evaluate((button: HTMLButtonElement) => {
+    for (let k = 0; k < 4; k++) button.click();
+  });
+  await page.locator('[data-check] li button', { hasText: words }).waitFor({ state: 'detached' });
+  const { entries } = await sentJob(page, jobId);
+  expect(entries.slice(entries.findIndex((each) => 'proverTried' in each) + 1)).toHaveLength(1);
+});
+
 test('Enter pressed twice enters once', async ({ page }) => {
   const jobId = await openJob(
     page,

@@ -32,6 +32,7 @@ import { StateBar } from './state-bar';
 import { StepsDialog } from './steps-dialog';
 import { SuspectsPanel } from './suspects-panel';
 import { useCheckEntry, type SkipReason } from './use-check-entry';
+import { useTakenSteps } from './use-taken-steps';
 import { useDeskKeys } from './use-desk-keys';
 import { ValuesEntry } from './values-entry';
 import { VerdictPanel } from './verdict-panel';
@@ -102,6 +103,7 @@ function OpenBench({ initial, first, coming, system }: BenchProps) {
   }, []);
   const close = () => setSheet(undefined);
 
+  const takenSteps = useTakenSteps(answer);
   const takeStep = (step: AccessStep) => {
     // What may say no is a check of its own, and is taken as one.
     if (step.kind === 'take-check') return at.chooseFirst(step.check);
@@ -110,7 +112,7 @@ function OpenBench({ initial, first, coming, system }: BenchProps) {
     const isByHand = step.kind !== 'power-on' && step.kind !== 'power-off-and-prove';
     const isUnproved = isByHand && steps.some((each) => each.kind === 'power-off-and-prove');
     if (step.kind === 'power-off-and-prove' || isUnproved) setSheet('prove-dead');
-    else void at.record(entryOfStep(step));
+    else void takenSteps.take(step, () => at.record(entryOfStep(step)));
   };
   const enterReading = () => {
     if (at.enterReading()) setSheet('prove-dead');
@@ -227,6 +229,7 @@ function OpenBench({ initial, first, coming, system }: BenchProps) {
                 check={check}
                 isProposed={isNext || check === at.begun}
                 answer={answer}
+                taken={takenSteps.steps}
                 onStep={takeStep}
                 onChoose={at.choose}
                 onLimits={() => setSheet('limits')}

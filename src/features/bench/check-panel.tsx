@@ -19,6 +19,8 @@ export interface CheckPanelProps {
   readonly isProposed: boolean;
   readonly answer: BenchAnswer;
   readonly system: UnitSystem;
+  /** Steps that are entered, and that the answer does not know of yet. */
+  readonly taken: readonly AccessStep[];
   onStep(step: AccessStep): void;
   onChoose(check: string): void;
   onLimits(): void;
@@ -29,7 +31,7 @@ export interface CheckPanelProps {
 
 /** The check at hand: what to do, what it still needs, its caution, and why it comes now. */
 export function CheckPanel(props: CheckPanelProps) {
-  const { jobId, check, isProposed, answer, onStep, onTrust, crop } = props;
+  const { jobId, check, isProposed, answer, taken, onStep, onTrust, crop } = props;
   const [isAsking, setAsking] = useState(false);
   const words = useWords();
   const family = useFamily();
@@ -66,10 +68,13 @@ export function CheckPanel(props: CheckPanelProps) {
                 <button
                   type="button"
                   className="flex min-h-11 w-full items-center gap-2.5 text-left lg:min-h-8"
+                  aria-disabled={taken.includes(step)}
                   onClick={() => onStep(step)}
                 >
-                  <StepBox done={false} />
-                  <span className="link decoration-act">{stepWords(words, step)}</span>
+                  <StepBox done={taken.includes(step)} />
+                  <span className={taken.includes(step) ? 'text-ink-2' : 'link decoration-act'}>
+                    {stepWords(words, step)}
+                  </span>
                 </button>
               </li>
             ))}

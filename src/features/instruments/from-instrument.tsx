@@ -38,6 +38,8 @@ export function FromInstrument({
   );
   const fitting = instruments.filter(({ id }) => measuredBy[quantity]?.includes(id));
   if (fitting.length === 0) return null;
+  // Beside each other, so that what stands above keeps its lines.
+  const areSeveral = fitting.length > 1;
   const read = async (id: string) => {
     setProblem(undefined);
     asked.current += 1;
@@ -53,9 +55,16 @@ export function FromInstrument({
   };
   return (
     <div className="flex flex-wrap items-center gap-2 border-t border-hair px-4 py-1">
+      {areSeveral && <span className="text-small">From the</span>}
       {fitting.map(({ id }) => (
-        <button key={id} type="button" className="button" onClick={() => void read(id)}>
-          From the {id}
+        <button
+          key={id}
+          type="button"
+          className="button px-3"
+          aria-label={`From the ${id}`}
+          onClick={() => void read(id)}
+        >
+          {areSeveral ? id : `From the ${id}`}
         </button>
       ))}
       {problem && (
