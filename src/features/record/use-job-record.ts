@@ -62,6 +62,15 @@ export interface JobRecord {
 
 const none: readonly string[] = [];
 
+/** The same twice within so long is one tap of a hand in a glove: nobody does the same thing to a unit again that soon. */
+const doubleTapMilliseconds = 700;
+
+interface Tap {
+  readonly said: string;
+  readonly at: number;
+  readonly entered: Promise<boolean>;
+}
+
 /** Entries that neither this device nor the server seemed to take. */
 interface Untaken {
   /** What was to be entered, and by whom. */
@@ -114,13 +123,12 @@ export function useJobRecord(initial: JobFile): JobRecord {
     latest.current = entries;
   });
 
+  const lastTap = useRef<Tap>(undefined);
   /** What was told not to be entered, which of the server is not certain: its answer may be lost. */
   const untaken = useRef<Untaken>(undefined);
-  const append = useCallback(
-    async (...added: NewEntry[]) => {
-      const by = technician.id;
+  const enter = useCallback(
+    async (said: string, by: string, added: readonly NewEntry[]) => {
       const before = latest.current;
-      const said = JSON.stringify([by, added]);
       // The same once more, with nothing between, is what was tried before: should the server have it, it has it once.
       const isAgain = untaken.current?.said === said && untaken.current.after === before.length;
       const start = stampAfter(before, Date.now());
@@ -171,7 +179,24 @@ export function useJobRecord(initial: JobFile): JobRecord {
       sendSoon();
       return true;
     },
-    [technician.id, jobId],
+    [jobId],
+  );
+  const append = useCallback(
+    (...added: NewEntry[]): Promise<boolean> => {
+      const said = JSON.stringify([technician.id, added]);
+      const at = performance.now();
+      const last = lastTap.current;
+      if (last?.said === said && at - last.at < doubleTapMilliseconds) return last.entered;
+      const entered = enter(said, technician.id, added);
+      const tap = { said, at, entered };
+      lastTap.current = tap;
+      // What was not entered can be tapped again at once.
+      void entered.then((isEntered) => {
+        if (!isEntered && lastTap.current === tap) lastTap.current = undefined;
+      });
+      return entered;
+    },
+    [technician.id, enter],
   );
 
   const isTaken =
