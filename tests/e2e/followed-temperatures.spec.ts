@@ -174,7 +174,7 @@ test('what goes wrong with an instrument is said, and what was read is kept @pho
 
 test('a reading on the meter drops into the keypad, with its name @phone', async ({ page }) => {
   await server.hands!({ ...faulty, faults: ['no-fault'] });
-  const jobId = await openJob(
+  await openJob(
     page,
     { kind: 'no-hot-water', customer: `Meter ${isPhone(page)}` },
     '?check=supply-volts',
@@ -238,11 +238,7 @@ test('by hand it prompts, keeps what is due, and measures a flow by the clock', 
 });
 
 test('the sheet says what a setting does, and asks for what a test turned', async ({ page }) => {
-  const jobId = await openJob(
-    page,
-    { kind: 'too-hot', customer: `Sheet ${isPhone(page)}` },
-    '/settings',
-  );
+  await openJob(page, { kind: 'too-hot', customer: `Sheet ${isPhone(page)}` }, '/settings');
   const dial = async (name: string, text: string) => {
     await page.getByLabel(name, { exact: true }).fill(text);
     await page.getByLabel(name, { exact: true }).press('Enter');
