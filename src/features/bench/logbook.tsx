@@ -152,8 +152,12 @@ function LogbookLine({
         onClick={() => onCorrect(struck ?? entry)}
         aria-label={`${clockTime(entry.at, job.job.timeZone)} ${words.title(entry)} ${removed ? 'struck out' : words.result(entry, system)}. Correct it`}
       >
-        <span className="text-small text-ink-2">{clockTime(entry.at, job.job.timeZone)}</span>
-        <span className={`leading-tight font-semibold ${struck ? 'line-clamp-1' : 'line-clamp-2'}`}>
+        <span className="shrink-0 text-small text-ink-2">
+          {clockTime(entry.at, job.job.timeZone)}
+        </span>
+        <span
+          className={`shrink-0 leading-tight font-semibold ${struck ? 'line-clamp-1' : 'line-clamp-2'}`}
+        >
           {words.title(entry)}
           {taken && <span className="font-normal"> ({taken})</span>}
         </span>
@@ -169,7 +173,7 @@ function LogbookLine({
             </span>
           ) : (
             <span
-              className={`leading-tight ${entry.kind === 'skip' ? 'text-ink-2' : 'text-lead font-medium text-act'}`}
+              className={`leading-tight ${direction === 'sideways' ? 'line-clamp-3' : ''} ${entry.kind === 'skip' ? 'text-ink-2' : 'text-lead font-medium text-act'}`}
             >
               {words.result(entry, system)}
             </span>

@@ -26,7 +26,7 @@ export function ObservationAnswers({
   const isMany = values.length > mostInOneColumn;
   return (
     <div
-      className={`grid p-4 ${isMany ? 'max-h-[55dvh] grid-cols-2 gap-2 overflow-y-auto' : 'gap-3'}`}
+      className={`grid p-4 ${isMany ? 'max-h-[55dvh] grid-cols-2 gap-2 overflow-y-auto lg:max-h-[48dvh]' : 'gap-3 lg:gap-2 lg:py-3'}`}
       role="group"
       aria-label="What you found"
     >
@@ -34,7 +34,7 @@ export function ObservationAnswers({
         <button
           key={value}
           type="button"
-          className={`button border-2 border-act font-semibold text-act ${isMany ? 'min-h-14 px-2' : 'min-h-16 text-[20px]'} aria-disabled:border-edge aria-disabled:text-ink-2`}
+          className={`button border-2 border-act font-semibold text-act ${isMany ? 'min-h-14 px-2' : 'min-h-16 text-[20px] lg:min-h-14'} aria-disabled:border-edge aria-disabled:text-ink-2`}
           aria-disabled={disabledReason !== undefined}
           onClick={() => onAnswer(value)}
         >

@@ -185,6 +185,8 @@ export class FamilyWords {
         return `No more: ${this.cover(entry.fact ?? '')}`;
       case 'replace':
         return entry.repair ? `Done: ${this.order(entry.repair)}` : `Replaced ${entry.part ?? ''}`;
+      case 'set-control':
+        return `${capital(spaced(entry.control ?? 'control'))}: ${(entry.position ?? '').replaceAll('-', ' ')}`;
       case 'set-dial':
         return `${capital(entry.dial ?? '')} dial ${entry.to ?? ''}`;
       default:
@@ -298,6 +300,9 @@ export function wordsOf(family: ApplianceFamily): FamilyWords {
   }
   return words;
 }
+
+/** A name of the file, such as gasCock, in the words that the picture has for it. */
+const spaced = (name: string) => name.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`);
 
 const actionWords: Readonly<Record<string, string>> = {
   'power-off': 'Power off',

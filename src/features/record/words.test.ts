@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { emptyJob, provedDead, stamp } from '../../../tests/plates';
 import { families } from '@/core/appliances/all';
@@ -10,7 +11,24 @@ const words = wordsOf(electricStorageTwoElement);
 
 const entry = (rest: object) => ({ ...stamp(), ...rest }) as Entry;
 
+/** Every action that the format has. */
+const actions = (): string[] => {
+  const schema = readFileSync('schemas/job.schema.json', 'utf8');
+  return JSON.parse(/\[[^[\]]*"set-control"[^[\]]*\]/.exec(schema)![0]) as string[];
+};
+
 describe('words of the trade', () => {
+  it.each(actions())('of the action %s are no id of the file', (action) => {
+    expect(words.title(entry({ kind: 'action', action }))).not.toMatch(/^[a-z]|-/);
+  });
+
+  it('say how a control was set as the picture has it', () => {
+    const set = (control: string, position: string) =>
+      words.title({ ...stamp(), kind: 'action', action: 'set-control', control, position });
+    expect(set('gasCock', 'closed')).toBe('Gas cock: closed');
+    expect(set('knob', 'off')).toBe('Knob: off');
+  });
+
   it.each(families)('of $id never show an id', (family) => {
     const own = wordsOf(family);
     for (const { id } of Object.keys(family.names.faults).map((each) => ({ id: each }))) {
