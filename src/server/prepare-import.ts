@@ -10,6 +10,7 @@ import {
 } from '../core/job-file';
 import { packEntries, type PackedEntries } from '../database/packed-entries';
 import type { Standing } from '../database/standing';
+import { datedAhead } from './dated-ahead';
 import { standingMeanwhile } from './standing-of';
 
 /** A file that can be taken in: its job without the logbook, which is ready to be stored. */
@@ -43,6 +44,12 @@ export function prepareImport(text: string, permissions: Permissions): ReadImpor
   // A file is no way round a permission: what was read live is taken in by somebody who may work live, and so with gas.
   const forbidden = permissionProblems(job.entries, catalogue, (_, work) => permissions[work]);
   if (forbidden.length > 0) return { ok: false, problems: forbidden };
+  const ahead = datedAhead(
+    job.entries,
+    new Date().toISOString(),
+    'the clock that dated it was wrong.',
+  );
+  if (ahead.length > 0) return { ok: false, problems: ahead };
   const unusable = plateProblem(job);
   if (unusable) return { ok: false, problems: [unusable] };
   const idOf = new Map(job.entries.map((each) => [each.id, newId()]));

@@ -3,7 +3,6 @@ import {
   canonical,
   permissionProblems,
   readEntry,
-  saysNoTime,
   type Entry,
   type JobFile,
   type JobFileProblem,
@@ -13,6 +12,7 @@ import { appendEntries, readEntries, readEntriesById } from '../database/entries
 import { lockJob, readJob, updateStanding, type JobWithUnit } from '../database/jobs';
 import { listTechnicians, type Technician } from '../database/technicians';
 import { checkLogbook, mayAskEngine, type CheckedLogbook } from './check-logbook';
+import { datedAhead } from './dated-ahead';
 import { Conflict, NotFound, Refused } from './errors';
 import { jobFileOf } from './job-file-of';
 import type { KnownJob } from './open-jobs';
@@ -120,32 +120,30 @@ export function readBatch(sent: unknown, now = new Date().toISOString()): Entry[
   }
   const problems: JobFileProblem[] = [];
   const batch = new Map<string, Entry>();
+  const read: Entry[] = [];
   sent.forEach((each: unknown, index) => {
-    const read = readEntry(each);
-    if (!read.ok) {
+    const one = readEntry(each);
+    if (!one.ok) {
       problems.push(
-        ...read.problems.map(({ pointer, message }) => ({
+        ...one.problems.map(({ pointer, message }) => ({
           pointer: `/entries/${index}${pointer}`,
           message,
         })),
       );
       return;
     }
-    const entry = withPlainIds(read.entry);
-    if (saysNoTime(entry.at, now)) {
-      problems.push({ pointer: `/entries/${index}/at`, message: wrongClock(entry.at) });
-      return;
-    }
+    const entry = withPlainIds(one.entry);
+    read.push(entry);
     const twin = batch.get(entry.id);
     if (twin && canonical(twin) !== canonical(entry)) throw new Conflict([twin.id]);
     batch.set(entry.id, entry);
   });
-  if (problems.length > 0) throw new Refused(problems);
+  refuse(problems);
+  refuse(
+    datedAhead(read, now, 'the clock of this device is wrong. Set it right, and enter it again.'),
+  );
   return [...batch.values()];
 }
-
-const wrongClock = (at: string) =>
-  `This is dated ${at.slice(0, 10)}, more than a day ahead of the server: the clock of this device is wrong. Set it right, and enter it again.`;
 
 function refuse(problems: readonly JobFileProblem[]): void {
   if (problems.length > 0) throw new Refused(problems);

@@ -136,6 +136,16 @@ describe('a job file that is taken in', () => {
     expect(lead(back).probability).toBeCloseTo(lead(file).probability, 9);
   });
 
+  it('is refused with the place where an entry is dated ahead: a proof of dead would hold once that day comes', async () => {
+    const days = (count: number) => new Date(Date.now() + count * 86_400_000).toISOString();
+    const dated = (at: string) =>
+      imported(emptyJob({ entries: [{ ...stamp(), at, kind: 'action', action: 'proved-dead' }] }));
+    await expect(dated(days(3))).rejects.toMatchObject({
+      problems: [{ pointer: '/entries/0/at', message: expect.stringContaining('was wrong') }],
+    });
+    expect((await dated(days(0.9))).entries).toHaveLength(1);
+  });
+
   it('names its entries anew wherever they are named', async () => {
     const first = reading({ check: 'upper-element-ohms', value: { ohm: 12.8 } });
     const verdict = {
