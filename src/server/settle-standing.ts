@@ -10,6 +10,13 @@ import { hasThreads, inThread } from './threads';
  * known. A job that is asked for again while it waits is worked out once, as it is then.
  */
 
+/**
+ * A job is left until nothing has come to it for so long, or until the first that came has waited for so long: whoever works on
+ * it has the answer on the device, and whoever opens it gets theirs before this.
+ */
+const quietMilliseconds = 3000;
+const longestMilliseconds = 12_000;
+
 /** The server is busy when it works for more than this share of the time; then it rests between two jobs, so many times as long. */
 const busyShare = 0.25;
 const restTimes = 9;
@@ -18,6 +25,9 @@ interface Wanted {
   readonly database: Database;
   readonly organisationId: string;
   readonly jobId: string;
+  /** When it is to be taken, and when it is whatever comes until then, by the clock of this process. */
+  readonly dueAt: number;
+  readonly latestAt: number;
 }
 
 interface Queue {
@@ -33,7 +43,10 @@ const queue = (): Queue => (global.ohmmeterStandings ??= { waiting: new Map() })
 /** Asks for what a job stands at to be worked out. Gives at once; what goes wrong leaves it unsettled, for the next start. */
 export function settleStanding(database: Database, organisationId: string, jobId: string): void {
   const own = queue();
-  own.waiting.set(jobId, { database, organisationId, jobId });
+  const now = performance.now();
+  const latestAt = own.waiting.get(jobId)?.latestAt ?? now + longestMilliseconds;
+  const dueAt = Math.min(now + quietMilliseconds, latestAt);
+  own.waiting.set(jobId, { database, organisationId, jobId, dueAt, latestAt });
   if (!own.running) run(own);
 }
 
@@ -54,10 +67,22 @@ export const settled = async (): Promise<void> => {
 const isExpected = (error: unknown): boolean =>
   error instanceof Error && ['DatabaseUnavailable', 'NotFound'].includes(error.name);
 
+const firstDue = (waiting: Queue['waiting']): Wanted | undefined =>
+  [...waiting.values()].reduce<Wanted | undefined>(
+    (first, each) => (first && first.dueAt <= each.dueAt ? first : each),
+    undefined,
+  );
+
 async function settleAll({ waiting }: Queue): Promise<void> {
   for (;;) {
-    const next = waiting.values().next().value;
+    const next = firstDue(waiting);
     if (!next) return;
+    const early = next.dueAt - performance.now();
+    if (hasThreads() && early > 0) {
+      await pause(early, undefined, { ref: false });
+      // Something may have come to it meanwhile.
+      continue;
+    }
     waiting.delete(next.jobId);
     const from = performance.eventLoopUtilization();
     const began = performance.now();
