@@ -2,7 +2,7 @@ import { blurred, mixed, rowOf, type OutcomeTables } from '../kit/signal/outcome
 import type { Seen, Shares, SignalLook } from '../kit/signal/declaration';
 import { stateKey, type UnitState } from '../kit/unit-state';
 import type { Elements } from './elements';
-import { modelOfPlate, stageSignal, type SystemStanding } from './model';
+import { modelOfPlate, stageSignals, type SystemStanding } from './model';
 import namesFile from './names.json' with { type: 'json' };
 import outcomes from './outcomes.json' with { type: 'json' };
 import type { SystemPlate } from './plate';
@@ -37,7 +37,7 @@ export function called(seen: SystemSeen, controls: UnitState['controls']): Syste
   if (last && isSameUnit(last.from, seen)) {
     return { ...seen, state: last.state, signals: last.signals };
   }
-  const state = { ...seen.state, controls: { ...seen.state.controls, ...controls } };
+  const state = calledState(seen.state, controls);
   const elements = seen.elements as Elements;
   const { plate, standing } = seen;
   const signals = modelOfPlate(plate).run({ plate, elements, standing, state });
@@ -49,6 +49,44 @@ const lastCalled = new WeakMap<
   UnitState['controls'],
   Pick<SystemSeen, 'state' | 'signals'> & { readonly from: SystemSeen }
 >();
+
+/** One and the same for every unit that is asked in a state. */
+function calledState(from: UnitState, controls: UnitState['controls']): UnitState {
+  const known = calledStates.get(from) ?? new Map<UnitState['controls'], UnitState>();
+  calledStates.set(from, known);
+  const state = known.get(controls) ?? {
+    ...from,
+    controls: { ...from.controls, ...controls },
+  };
+  known.set(controls, state);
+  return state;
+}
+
+const calledStates = new WeakMap<UnitState, Map<UnitState['controls'], UnitState>>();
+
+/** What several looks and questions ask of a unit in a state: worked out once, as its elements alone decide it. */
+export function oncePerUnit<T>(work: (seen: SystemSeen) => T): (seen: SystemSeen) => T {
+  const kept = new WeakMap<
+    object,
+    { readonly state: string; readonly plate: SystemPlate; readonly made: T }
+  >();
+  return (seen) => {
+    const { elements, plate } = seen;
+    const state = keyOfState(seen.state);
+    const known = kept.get(elements);
+    if (known?.state === state && known.plate === plate) return known.made;
+    const made = work(seen);
+    kept.set(elements, { state, plate, made });
+    return made;
+  };
+}
+
+const stateKeys = new WeakMap<UnitState, string>();
+function keyOfState(state: UnitState): string {
+  const key = stateKeys.get(state) ?? stateKey(state);
+  stateKeys.set(state, key);
+  return key;
+}
 
 const isSameUnit = (one: SystemSeen, other: SystemSeen): boolean =>
   one.plate === other.plate &&
@@ -64,11 +102,11 @@ export const cylinderCall = {
   thermostat2: 'down',
 };
 
-export const endsOf = (seen: SystemSeen): Record<SequenceEnd, number> =>
-  Object.fromEntries(sequenceEnds.map((each) => [each, signal(seen, stageSignal(each))])) as Record<
-    SequenceEnd,
-    number
-  >;
+export function endsOf({ signals }: SystemSeen): Record<SequenceEnd, number> {
+  const ends: Partial<Record<SequenceEnd, number>> = {};
+  for (const each of sequenceEnds) ends[each] = signals[stageSignals[each]]!;
+  return ends as Record<SequenceEnd, number>;
+}
 export const share = (ends: Readonly<Record<SequenceEnd, number>>, of: readonly SequenceEnd[]) =>
   of.reduce((sum, each) => sum + ends[each], 0);
 
@@ -77,7 +115,7 @@ const litShare = (seen: SystemSeen): number =>
   signal(seen, 'board.alive') * (elementOf(seen, 'display.lit') > 0.5 ? 1 : 0);
 
 /** Code of an end, where the control shows one: by what it saw. */
-function codes(seen: SystemSeen): Shares {
+const codes = oncePerUnit((seen): Shares => {
   const at = called(seen, heatCall);
   const lit = litShare(at);
   const e = (id: string) => elementOf(seen, id);
@@ -110,7 +148,7 @@ function codes(seen: SystemSeen): Shares {
     ),
     valuesOf('code-read'),
   );
-}
+});
 
 function mixedCodes(seen: SystemSeen, atHeat: SystemSeen): Shares {
   const ends = endsOf(atHeat);
@@ -150,11 +188,11 @@ function quietCodes(seen: SystemSeen): Shares {
   return slow ? { c51: 0.55, none: 0.45 } : { none: 1 };
 }
 
-function display(seen: SystemSeen): Shares {
+const display = oncePerUnit((seen): Shares => {
   const lit = litShare(called(seen, heatCall));
   const code = 0.9 * (1 - (codes(seen).none ?? 0));
   return blurred(mixed(lit, { code, lit: 1 - code }, { dark: 1 }), valuesOf('display-look'));
-}
+});
 
 const ends = (seen: SystemSeen): Shares => endsOf(seen);
 

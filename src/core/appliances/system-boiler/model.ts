@@ -28,7 +28,10 @@ export interface SystemUnit {
   readonly state: UnitState;
 }
 
-export const stageSignal = (end: SequenceEnd) => `stage.${end}`;
+/** The signal of each end, by its name: made once, for it is looked up for every end of every unit that is weighed. */
+export const stageSignals = Object.fromEntries(
+  sequenceEnds.map((end) => [end, `stage.${end}`]),
+) as Readonly<Record<SequenceEnd, string>>;
 
 /** Volts below which its board goes out, with how much boards differ. Common practice. */
 const leastBoardVolt = { volt: 17, spread: 0.7 } as const;
@@ -71,14 +74,34 @@ interface ChainSignals {
 
 function chainStage(plate: SystemPlate, chain: Chain): Stage<SystemUnit> {
   const kept = new Map<string, ChainSignals>();
-  const keys = new WeakMap<Elements, string>();
-  const keyOf = (e: Elements) => {
-    const key = keys.get(e) ?? chainElements.map((each) => e[each]).join(' ');
-    keys.set(e, key);
-    return key;
+  // Short words for long ones, which are looked up for every unit in every setting. No number is given twice.
+  const numbers = { chain: new Map<string, number>(), setting: new Map<string, number>() };
+  let given = 0;
+  const numberOf = (of: keyof typeof numbers, text: string): number => {
+    const known = numbers[of].get(text) ?? ++given;
+    numbers[of].set(text, known);
+    return known;
   };
-  const solved = (e: Elements, set: ChainSetting): ChainSignals => {
-    const key = `${keyOf(e)} ${Object.values(set).join(' ')}`;
+  const chains = new WeakMap<Elements, number>();
+  const chainNumber = (e: Elements) => {
+    const number =
+      chains.get(e) ?? numberOf('chain', chainElements.map((each) => e[each]).join(' '));
+    chains.set(e, number);
+    return number;
+  };
+  const settings = new WeakMap<UnitState, { set: ChainSetting; number: number }>();
+  const settingIn = (state: UnitState) => {
+    let known = settings.get(state);
+    if (!known) {
+      const set = settingOf(state);
+      known = { set, number: numberOf('setting', Object.values(set).join(' ')) };
+      settings.set(state, known);
+    }
+    return known;
+  };
+  const solved = (e: Elements, state: UnitState): ChainSignals => {
+    const { set, number } = settingIn(state);
+    const key = `${chainNumber(e)} ${number}`;
     const known = kept.get(key);
     if (known) return known;
     const at = chain.solve(e, set);
@@ -97,7 +120,10 @@ function chainStage(plate: SystemPlate, chain: Chain): Stage<SystemUnit> {
       pumpDhw: pumpVolt('zone-dhw') > mainsPumpVolt * plate.lineVolt,
       chatters: at.chatters,
     };
-    if (kept.size >= mostKept) kept.clear();
+    if (kept.size >= mostKept) {
+      kept.clear();
+      numbers.chain.clear();
+    }
     kept.set(key, made);
     return made;
   };
@@ -118,8 +144,7 @@ function chainStage(plate: SystemPlate, chain: Chain): Stage<SystemUnit> {
       'chatters',
     ],
     run({ elements: e, state }, signals) {
-      const set = settingOf(state);
-      const made = solved(e, set);
+      const made = solved(e, state);
       const bit = (is: boolean) => (is ? 1 : 0);
       const alive =
         above(made.boardVolt, leastBoardVolt.volt, leastBoardVolt.spread) * e['control.alive'];
@@ -145,7 +170,7 @@ function chainStage(plate: SystemPlate, chain: Chain): Stage<SystemUnit> {
 const sequence: Stage<SystemUnit> = {
   id: 'sequence',
   takes: ['board.alive', 'called', 'chain.closed'],
-  gives: [...sequenceEnds.map(stageSignal), 'lit', 'trial'],
+  gives: [...Object.values(stageSignals), 'lit', 'trial'],
   run({ elements: e, state }, signals) {
     const shares = sequenceOf(e, {
       call: callOf(state),
@@ -156,7 +181,7 @@ const sequence: Stage<SystemUnit> = {
     });
     const of = (ends: readonly SequenceEnd[]) =>
       ends.reduce((sum, each) => sum + (shares[each] ?? 0), 0);
-    for (const end of sequenceEnds) signals[stageSignal(end)] = shares[end] ?? 0;
+    for (const end of sequenceEnds) signals[stageSignals[end]] = shares[end] ?? 0;
     signals['lit'] = of(litEnds) > 0.5 ? 1 : 0;
     signals['trial'] = of(trialEnds) > 0.5 ? 1 : 0;
   },
@@ -270,22 +295,27 @@ const heat: Stage<SystemUnit> = {
         : 0;
     const mixedTo = plate.mixingValve === 'true' ? e['mixing.celsius'] : Infinity;
     signals['outlet.celsius'] = Math.max(coldCelsius, Math.min(stored - 1.5, mixedTo));
-    const read = (sensor: 'supply' | 'return' | 'outdoor' | 'cylinder', kelvin: number) =>
-      e[`${sensor}-sensor.whole`] > 0.5
-        ? kelvin
-        : e['sensors.break-open'] > 0.5
-          ? -farKelvin
-          : farKelvin;
-    signals['supply-sensor.read'] = read('supply', e['supply-sensor.kelvin']);
-    signals['return-sensor.read'] = read('return', 0);
+    const read = (
+      whole: `${'supply' | 'return' | 'outdoor' | 'cylinder'}-sensor.whole`,
+      kelvin: number,
+    ) => (e[whole] > 0.5 ? kelvin : e['sensors.break-open'] > 0.5 ? -farKelvin : farKelvin);
+    signals['supply-sensor.read'] = read('supply-sensor.whole', e['supply-sensor.kelvin']);
+    signals['return-sensor.read'] = read('return-sensor.whole', 0);
     // A warm spot is no fault of the sensor: its ohms are right for where it hangs.
-    signals['outdoor-sensor.read'] = read('outdoor', 0);
+    signals['outdoor-sensor.read'] = read('outdoor-sensor.whole', 0);
     const isOut = e['cylinder-sensor.kelvin'] < -5;
-    signals['cylinder-sensor.read'] = read('cylinder', isOut ? 0 : e['cylinder-sensor.kelvin']);
+    signals['cylinder-sensor.read'] = read(
+      'cylinder-sensor.whole',
+      isOut ? 0 : e['cylinder-sensor.kelvin'],
+    );
     const shown = (kelvin: number) => (signals['board.alive']! > 0.5 ? kelvin : 0);
-    signals['supply-sensor.shown'] = shown(read('supply', e['supply-sensor.kelvin']));
-    signals['outdoor-sensor.shown'] = shown(read('outdoor', e['outdoor-sensor.kelvin']));
-    signals['cylinder-sensor.shown'] = shown(read('cylinder', e['cylinder-sensor.kelvin']));
+    signals['supply-sensor.shown'] = shown(read('supply-sensor.whole', e['supply-sensor.kelvin']));
+    signals['outdoor-sensor.shown'] = shown(
+      read('outdoor-sensor.whole', e['outdoor-sensor.kelvin']),
+    );
+    signals['cylinder-sensor.shown'] = shown(
+      read('cylinder-sensor.whole', e['cylinder-sensor.kelvin']),
+    );
     // Out of their holders, a lead off: nothing else lies beside them.
     signals['panel-fuse.ohm'] = e['panel-fuse.ohm'];
     signals['boiler-fuse.ohm'] = e['boiler-fuse.ohm'];

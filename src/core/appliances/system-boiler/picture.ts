@@ -1,6 +1,6 @@
 import type { PictureState, SymbolState } from '../picture';
 import type { SystemSeen } from './looks';
-import { modelOfPlate, settingOf, stageSignal } from './model';
+import { modelOfPlate, settingOf, stageSignals } from './model';
 import namesFile from './names.json' with { type: 'json' };
 import type { Elements } from './elements';
 import { sequenceEnds } from './sequence';
@@ -69,7 +69,7 @@ export function drawSystem(
     ...(signals['trial']! > 0.5 && e['air-switch.closes'] > 0.5 ? [] : ['air-switch']),
   ];
   const likeliest = sequenceEnds.reduce((best, each) =>
-    signals[stageSignal(each)]! > signals[stageSignal(best)]! ? each : best,
+    signals[stageSignals[each]]! > signals[stageSignals[best]]! ? each : best,
   );
   const isLit = signals['lit']! > 0.5;
   const isShown = signals['board.alive']! > 0.5 && e['display.lit'] > 0.5;

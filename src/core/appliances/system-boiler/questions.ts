@@ -8,6 +8,7 @@ import {
   endsOf,
   heatCall,
   looks,
+  oncePerUnit,
   share,
   tables,
   type SystemSeen,
@@ -87,7 +88,7 @@ const little: readonly SequenceEnd[] = ['starves', 'races-and-stops', 'runs-shor
 const noCall = { ...heatCall, thermostat1: 'down', thermostat2: 'down' };
 
 /** How the heating is, by what a call comes to and what its zone does. */
-function heating(seen: SystemSeen): Record<string, number> {
+const heating = oncePerUnit((seen): Record<string, number> => {
   const at = called(seen, heatCall);
   const ends = endsOf(at);
   const e = (id: string) => seen.elements[id]!;
@@ -122,22 +123,24 @@ function heating(seen: SystemSeen): Record<string, number> {
       { none: 0.95, weak: 0.05 },
     ),
   );
-}
+});
 
 /** How the hot water is, by what is stored and what comes out. */
-function hotWater(seen: SystemSeen): Record<string, number> {
+const hotWater = (seen: SystemSeen): Record<string, number> =>
+  seen.has('demand') ? { lukewarm: 0.6, none: 0.15, works: 0.25 } : hotWaterStored(seen);
+
+const hotWaterStored = oncePerUnit((seen): Record<string, number> => {
   const at = called(seen, cylinderCall);
   const outlet = at.signals['outlet.celsius']!;
   const stored = at.signals['cylinder.celsius']!;
   const isTooHot = stored > 68 && seen.plate.mixingValve === 'false';
-  if (seen.has('demand')) return { lukewarm: 0.6, none: 0.15, works: 0.25 };
   if (isTooHot) return { 'too-hot': 0.85, works: 0.15 };
   if (stored > 68) return { works: 0.7, 'too-hot': 0.3 };
   if (outlet < 32) return { none: 0.9, lukewarm: 0.1 };
   if (outlet < 42) return { lukewarm: 0.85, works: 0.1, none: 0.05 };
   if (stored < 52) return { lukewarm: 0.5, works: 0.5 };
   return { works: 0.95, lukewarm: 0.05 };
-}
+});
 
 /** What is called about, by what works and what is shown. Common practice. */
 function complaint(seen: SystemSeen): Shares {
