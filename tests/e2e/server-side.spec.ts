@@ -132,6 +132,17 @@ test('a logbook that is too long for its page comes in parts, once, and is worke
   await page.reload();
   await isWorkedOut();
   await expect.poll(() => [...new Set(asked)]).toEqual([String(count)]);
+  await test.step('its report draws the ends of it at once, and all of it where it is printed', async () => {
+    await page.goto(`${baseUrl()}/jobs/${id}/report`);
+    const rows = page.getByRole('table').locator('tbody tr');
+    await expect(page.getByRole('button', { name: /^Show the 2,200 readings/ })).toBeVisible();
+    await expect(rows).toHaveCount(401);
+    await page.evaluate(() => window.dispatchEvent(new Event('beforeprint')));
+    await expect(rows).toHaveCount(count);
+    await page.reload();
+    await page.getByRole('button', { name: /^Show the 2,200 readings/ }).click();
+    await expect(rows).toHaveCount(count);
+  });
 });
 
 const keptEntryCount = (page: Page, jobId: string) =>

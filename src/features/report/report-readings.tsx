@@ -20,6 +20,7 @@ import { wordsOf } from '@/features/record/family-words';
 import { JointFindings } from '@/features/record/joint-findings';
 import { clockTime, shownParts, takenWords } from '@/features/record/words';
 import { CrossedBox, Tick } from '@/ui/marks';
+import { ReportRows } from './report-rows';
 
 interface ReportLine {
   readonly entry: Entry;
@@ -100,9 +101,12 @@ export function ReportReadings({
                 </th>
               </tr>
             )}
-            {own.map((line) => (
-              <ReadingRow key={line.entry.id} job={job} line={line} system={system} />
-            ))}
+            <ReportRows
+              columnCount={6}
+              rows={own.map((line) => (
+                <ReadingRow key={line.entry.id} job={job} line={line} system={system} />
+              ))}
+            />
           </tbody>
         ))}
       </table>
