@@ -184,7 +184,9 @@ test('a choked hose is found from flow and return at an open tap @desk', async (
   await isSound(page);
 });
 
-test('crossed lines at an instantaneous heater are found without a meter', async ({ page }) => {
+test('crossed lines at an instantaneous heater are found without a meter @desk', async ({
+  page,
+}) => {
   test.setTimeout(200_000);
   const unit = simulateUnit(
     simulatedFamilyOf(instantaneous.id),
@@ -214,7 +216,7 @@ test('crossed lines at an instantaneous heater are found without a meter', async
   expect(unit.repairs).toContain(verdict?.kind === 'verdict' ? verdict.repair : undefined);
 });
 
-test('a sensor out of step is found by three points at the tap', async ({ page }) => {
+test('a sensor out of step is found by three points at the tap @phone', async ({ page }) => {
   await page.clock.install();
   const unit = simulateUnit(
     simulatedFamilyOf(boiler.id),

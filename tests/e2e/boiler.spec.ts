@@ -145,7 +145,9 @@ test('a cracked burner is named from its flue gas, and proved by looking at it @
   await leads(page, 'Burner');
 });
 
-test('a cylinder that stays cold by its own limit is a setting, and no fault', async ({ page }) => {
+test('a cylinder that stays cold by its own limit is a setting, and no fault @phone', async ({
+  page,
+}) => {
   const jobId = await open(page, 'lukewarm', 'Limit');
   await page.goto(`${baseUrl()}/jobs/${jobId}/settings`);
   const set = async (name: string, text: string) => {

@@ -71,7 +71,7 @@ test('an analyser’s file is read in, mapped, judged beside its limits, and sto
   await expect(page.getByRole('row', { name: /stopped/ })).toContainText('900 ppm');
 });
 
-test('of air nothing follows: no loss, no efficiency, nothing right', async ({ page }) => {
+test('of air nothing follows: no loss, no efficiency, nothing right @desk', async ({ page }) => {
   const jobId = await open(page, 'Air');
   await page.goto(`${baseUrl()}/jobs/${jobId}/combustion`);
   await isAwake(page);
@@ -127,7 +127,7 @@ test('burners are looked at one by one, and the worst of them is the finding @ph
   await expect(page.getByText(/burner 2: .*crack hairline \(4 o’clock\)/)).toBeVisible();
 });
 
-test('a sensor is judged by its ohms at one temperature and at two, without a job', async ({
+test('a sensor is judged by its ohms at one temperature and at two, without a job @phone', async ({
   page,
 }) => {
   await page.goto(`${baseUrl()}/sensors`);

@@ -198,7 +198,7 @@ test('a reading on the meter drops into the keypad, with its name @phone', async
   await expect(enter).toBeVisible();
 });
 
-test('by hand it prompts, keeps what is due, and measures a flow by the clock', async ({
+test('by hand it prompts, keeps what is due, and measures a flow by the clock @phone', async ({
   page,
 }) => {
   const jobId = await openJob(

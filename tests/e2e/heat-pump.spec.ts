@@ -81,7 +81,7 @@ test('a buffer sensor out of its pocket is found, pushed home, and seen in the l
   );
 });
 
-test('a mixing valve is opened in two steps to its scald margin, each told before it is made', async ({
+test('a mixing valve is opened in two steps to its scald margin, each told before it is made @phone', async ({
   page,
 }) => {
   test.setTimeout(120_000);

@@ -126,7 +126,7 @@ test('what is typed before the page answers is seen at once, every key of it, an
   await expect(display(page)).toHaveText(isPhone(page) ? '11.72Ω' : '11.722Ω');
 });
 
-test('what is typed before the page answers is what stands there, whatever was left there before', async ({
+test('what is typed before the page answers is what stands there, whatever was left there before @phone', async ({
   page,
 }) => {
   const jobId = await openJob(
@@ -143,7 +143,7 @@ test('what is typed before the page answers is what stands there, whatever was l
   await expect(display(page)).toHaveText('12Ω');
 });
 
-test('what is typed for a check is not handed to another one that has come in its place', async ({
+test('what is typed for a check is not handed to another one that has come in its place @phone', async ({
   page,
 }) => {
   const wake = await asleepAtKeypad(page, 'Another check');
