@@ -1,7 +1,7 @@
 import '../core/appliances/all';
 import { applicationDatabase, asInstallation, type FirmTransaction } from '../database/client';
 import { listTechnicians, type Technician } from '../database/technicians';
-import { settleStanding } from './settle-standing';
+import { settleStanding, type Coming } from './settle-standing';
 
 /** Runs work as the firm of this installation. Undefined before a firm is set up. */
 export async function inFirm<T>(
@@ -31,13 +31,14 @@ export async function changingInFirmBy<T>(
   chosen: string | undefined,
   work: (transaction: FirmTransaction, author: Author) => Promise<T>,
   jobOf: (done: T) => string,
+  coming?: Coming,
 ): Promise<T | undefined> {
   const done = await inFirmBy(chosen, async (transaction, author) => ({
     organisationId: author.organisationId,
     answer: await work(transaction, author),
   }));
   if (!done) return undefined;
-  settleStanding(applicationDatabase(), done.organisationId, jobOf(done.answer));
+  settleStanding(applicationDatabase(), done.organisationId, jobOf(done.answer), coming);
   return done.answer;
 }
 

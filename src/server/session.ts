@@ -8,6 +8,7 @@ import {
   type Technician,
 } from '../database/technicians';
 import { changingInFirmBy, inFirm, inFirmBy, presentOf, type Author } from './in-firm';
+import type { Coming } from './settle-standing';
 import { technicianCookie } from './technician-cookie';
 
 export interface Session {
@@ -26,7 +27,8 @@ export const inFirmAs = async <T>(
 export const inFirmChanging = async <T>(
   work: (transaction: FirmTransaction, author: Author) => Promise<T>,
   jobOf: (done: T) => string,
-): Promise<T | undefined> => changingInFirmBy(await chosenTechnician(), work, jobOf);
+  coming?: Coming,
+): Promise<T | undefined> => changingInFirmBy(await chosenTechnician(), work, jobOf, coming);
 
 /** Who was chosen on this device, if anybody was. */
 export const chosenTechnician = async (): Promise<string | undefined> =>

@@ -12,10 +12,11 @@ import { hasThreads, inThread } from './threads';
 
 /**
  * A job is left until nothing has come to it for so long, or until the first that came has waited for so long: whoever works on
- * it has the answer on the device, and whoever opens it gets theirs before this.
+ * it has the answer on the device. What was brought in is opened next, and its page goes first.
  */
-const quietMilliseconds = 3000;
-const longestMilliseconds = 12_000;
+const quietMilliseconds = { 'worked-on': 1500, 'brought-in': 4000 } as const;
+const longestMilliseconds = 4000;
+export type Coming = keyof typeof quietMilliseconds;
 
 /** The server is busy when it works for more than this share of the time; then it rests between two jobs, so many times as long. */
 const busyShare = 0.25;
@@ -41,11 +42,16 @@ const global = globalThis as { ohmmeterStandings?: Queue };
 const queue = (): Queue => (global.ohmmeterStandings ??= { waiting: new Map() });
 
 /** Asks for what a job stands at to be worked out. Gives at once; what goes wrong leaves it unsettled, for the next start. */
-export function settleStanding(database: Database, organisationId: string, jobId: string): void {
+export function settleStanding(
+  database: Database,
+  organisationId: string,
+  jobId: string,
+  coming: Coming = 'worked-on',
+): void {
   const own = queue();
   const now = performance.now();
   const latestAt = own.waiting.get(jobId)?.latestAt ?? now + longestMilliseconds;
-  const dueAt = Math.min(now + quietMilliseconds, latestAt);
+  const dueAt = Math.min(now + quietMilliseconds[coming], latestAt);
   own.waiting.set(jobId, { database, organisationId, jobId, dueAt, latestAt });
   if (!own.running) run(own);
 }

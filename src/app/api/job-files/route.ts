@@ -12,6 +12,7 @@ export async function POST(request: Request): Promise<Response> {
       (transaction, { organisationId, technician }) =>
         importJob(transaction, organisationId, technician.id, text),
       ({ id }) => id,
+      'brought-in',
     );
     if (!imported) throw new NotFound('No firm is set up yet.');
     // Whoever brings a job in opens it next. Nobody waits for this.
