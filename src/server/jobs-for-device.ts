@@ -1,10 +1,9 @@
 import { validate as isUuid } from 'uuid';
-import type { JobFile } from '../core/job-file';
+import { longLogbook, type JobFile } from '../core/job-file';
 import type { FirmTransaction } from '../database/client';
 import { countEntries } from '../database/entries';
 import { mostAtOnce } from './entries-after';
 import { NotFound, Refused } from './errors';
-import { longLogbook } from './long-logbook';
 import { readJobFile, readLongJobHead } from './read-job';
 
 /** Jobs for a device that has not opened them. */

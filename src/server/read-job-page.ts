@@ -1,7 +1,7 @@
 import 'server-only';
 import { validate as isUuid } from 'uuid';
 import { familyOfJob } from '../core/appliances/all';
-import { asSeenBy, type JobFile } from '../core/job-file';
+import { asSeenBy, longLogbook, type JobFile } from '../core/job-file';
 import type { BenchAnswer } from '../core/job-diagnosis';
 import type { FirmTransaction } from '../database/client';
 import { countEntries } from '../database/entries';
@@ -9,7 +9,6 @@ import type { Organisation, Technician } from '../database/technicians';
 import { mostAtOnce } from './entries-after';
 import { NotFound } from './errors';
 import { firstAnswer, firstAnswerOfLong } from './first-answer';
-import { longLogbook } from './long-logbook';
 import { openAhead } from './open-ahead';
 import { rememberOpened } from './open-jobs';
 import { readKnownJob, readLongJobHead } from './read-job';

@@ -1,7 +1,7 @@
 import { v7 as newId } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { familyOfJob } from '../../src/core/appliances/all';
-import { isLiveWork, type Entry } from '../../src/core/job-file';
+import { isLiveWork, longLogbook, type Entry } from '../../src/core/job-file';
 import { countEntries } from '../../src/database/entries';
 import type { Technician } from '../../src/database/technicians';
 import { answerLong } from '../../src/server/answer-long';
@@ -9,7 +9,6 @@ import { mostAtOnce } from '../../src/server/entries-after';
 import { Refused } from '../../src/server/errors';
 import { foldJob } from '../../src/server/fold-job';
 import { jobsForDevice } from '../../src/server/jobs-for-device';
-import { longLogbook } from '../../src/server/long-logbook';
 import { openJob, rememberFolded, rememberJob } from '../../src/server/open-jobs';
 import { readKnownJob, readLongJobHead } from '../../src/server/read-job';
 import { recordQuickly } from '../../src/server/record-quickly';

@@ -17,6 +17,7 @@ export * from './fold';
 export type { ProofEnd } from './isolation';
 export * from './log-places';
 export * from './logs';
+export * from './long-logbook';
 export * from './permitted-work';
 export { pointerPart, type JobFileProblem } from './problem';
 export * from './proof-of-dead';

@@ -1,14 +1,9 @@
 import type { Entry, JobFile } from '@/core/job-file';
+import { longLogbook } from '@/core/job-file/long-logbook';
 import { deviceStore, type KeptJob } from './store';
 
 /** Jobs beyond so many leave the device again, those first that were not looked at for longest. */
 const mostJobs = 60;
-
-/**
- * A logbook of more entries than these is kept as one text: a store copies ten thousand entries one by one, into itself and out
- * again, which takes it many times as long.
- */
-const mostByThemselves = 500;
 
 /** In the place of a job's number, until the server has given it one. */
 export const notNumbered = 'new';
@@ -59,7 +54,8 @@ export async function keptCount(id: string): Promise<number | undefined> {
 function asKept(job: JobFile): KeptJob {
   const { entries, ...head } = job;
   const kept = { id: job.job.id, keptAt: Date.now() };
-  if (entries.length <= mostByThemselves) return { ...kept, job };
+  if (entries.length <= longLogbook) return { ...kept, job };
+  // A store copies ten thousand entries one by one, into itself and out again, which takes it many times as long as a text.
   return { ...kept, job: head, logbook: JSON.stringify(entries), entryCount: entries.length };
 }
 

@@ -3,7 +3,7 @@ import { plainJobId } from '@/server/plain-ids';
 import { readJobHead } from '@/server/read-job';
 import { respondWith } from '@/server/respond';
 import { inFirm } from '@/server/in-firm';
-import { tablePackFor } from '@/server/table-pack';
+import { tablePackFor } from '@/server/device-tables';
 
 export async function GET(
   request: Request,

@@ -3,7 +3,7 @@ import { emptyJob } from '../../tests/plates';
 import type { TablePack } from '../core/job-diagnosis';
 import { buildId } from '../build-id';
 import { NotFound } from './errors';
-import { tablePackFor } from './table-pack';
+import { tablePackFor } from './device-tables';
 
 describe('the tables of a plate', () => {
   it('are worked out once, for every job on the same plate', async () => {
