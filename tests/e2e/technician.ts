@@ -152,7 +152,8 @@ export async function sentJob(page: Page, jobId: string): Promise<JobFile> {
 }
 
 /** A tap before a page answers is held, and dropped where its button then says something else: who tests waits. */
-export const isAwake = (page: Page) => page.locator('html[data-awake]').waitFor();
+export const isAwake = (page: Page) =>
+  page.locator('html[data-awake]').waitFor({ timeout: 60_000 });
 
 /** What may be done and with what, opened as the technician does, from the reasons of the check. */
 export async function openLimits(page: Page): Promise<Locator> {
