@@ -68,6 +68,7 @@ const doubleTapMilliseconds = 700;
 interface Tap {
   readonly said: string;
   readonly at: number;
+  readonly made: readonly Entry[];
   readonly entered: Promise<boolean>;
 }
 
@@ -93,6 +94,8 @@ export function useJobRecord(initial: JobFile): JobRecord {
   const [came, setCame] = useState<readonly Entry[]>([]);
   const [trouble, setTrouble] = useState<string>();
   const [untakenIds, setUntakenIds] = useState(none);
+  /** What of this device's own counts for nothing, as its store has it at this moment. */
+  const uncounted = useRef(none);
 
   // Also told of what another tab of this browser writes, without the server.
   useEffect(() => {
@@ -103,6 +106,7 @@ export function useJobRecord(initial: JobFile): JobRecord {
         const read = kept.map((each) => ({ ...each, counts: counts(each) }));
         // What has left the store the server has; until this page hears so from the server it still counts here.
         setOwn((before) => ownEntries(before, read));
+        uncounted.current = read.filter((each) => !each.counts).map(({ id }) => id);
         if (!isFirst) return;
         isFirst = false;
         setCame(read.filter((each) => each.counts).map((each) => each.entry));
@@ -126,24 +130,28 @@ export function useJobRecord(initial: JobFile): JobRecord {
   const lastTap = useRef<Tap>(undefined);
   /** What was told not to be entered, which of the server is not certain: its answer may be lost. */
   const untaken = useRef<Untaken>(undefined);
-  const enter = useCallback(
-    async (said: string, by: string, added: readonly NewEntry[]) => {
+  const make = useCallback(
+    (said: string, by: string, added: readonly NewEntry[]): readonly Entry[] => {
       const before = latest.current;
       // The same once more, with nothing between, is what was tried before: should the server have it, it has it once.
-      const isAgain = untaken.current?.said === said && untaken.current.after === before.length;
+      if (untaken.current?.said === said && untaken.current.after === before.length)
+        return untaken.current.made;
       const start = stampAfter(before, Date.now());
-      const made = isAgain
-        ? untaken.current!.made
-        : added.map(
-            (each, index) =>
-              ({
-                ...each,
-                id: newId(),
-                at: each.at ?? new Date(start + index).toISOString(),
-                by,
-              }) as Entry,
-          );
-      latest.current = [...before, ...made];
+      return added.map(
+        (each, index) =>
+          ({
+            ...each,
+            id: newId(),
+            at: each.at ?? new Date(start + index).toISOString(),
+            by,
+          }) as Entry,
+      );
+    },
+    [],
+  );
+  const enter = useCallback(
+    async (said: string, made: readonly Entry[]) => {
+      latest.current = [...latest.current, ...made];
       const keeping = keepEntries(jobId, made);
       untaken.current = undefined;
       setUntakenIds(none);
@@ -186,9 +194,15 @@ export function useJobRecord(initial: JobFile): JobRecord {
       const said = JSON.stringify([technician.id, added]);
       const at = performance.now();
       const last = lastTap.current;
-      if (last?.said === said && at - last.at < doubleTapMilliseconds) return last.entered;
-      const entered = enter(said, technician.id, added);
-      const tap = { said, at, entered };
+      const isBounce =
+        last?.said === said &&
+        at - last.at < doubleTapMilliseconds &&
+        // What was kept and then refused, or struck, can be said again at once as well.
+        !last.made.some(({ id }) => uncounted.current.includes(id));
+      if (isBounce) return last.entered;
+      const made = make(said, technician.id, added);
+      const entered = enter(said, made);
+      const tap = { said, at, made, entered };
       lastTap.current = tap;
       // What was not entered can be tapped again at once.
       void entered.then((isEntered) => {
@@ -196,7 +210,7 @@ export function useJobRecord(initial: JobFile): JobRecord {
       });
       return entered;
     },
-    [technician.id, enter],
+    [technician.id, make, enter],
   );
 
   const isTaken =
