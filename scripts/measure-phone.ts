@@ -5,10 +5,10 @@
  */
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
-import { chromium, type BrowserContext, type Page } from '@playwright/test';
 import { v7 as newId } from 'uuid';
 import { quantileOf } from '../src/core/benchmark/statistics';
 import { startServer } from '../tests/e2e/server';
+import { plainBrowser, type PlainPage } from './plain-browser';
 
 process.env.OHMMETER_APPLICATION_PASSWORD ??= readFileSync(
   path.resolve(import.meta.dirname, '../.ohmmeter/application-password'),
@@ -21,17 +21,12 @@ const visits = 5;
 /** After so many milliseconds a visit is over, and what the page noted is read. */
 const longestVisit = 8000;
 const server = await startServer({ demo: true });
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium-headless-shell',
-  args: ['--no-sandbox', '--disable-gpu'],
-});
-const phone = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true };
+const browser = await plainBrowser({ width: 390, height: 844, slower });
+const pause = (milliseconds: number) => new Promise((resolve) => setTimeout(resolve, milliseconds));
+const hasWorker = 'navigator.serviceWorker.controller !== null';
 const headers = { 'content-type': 'application/json', origin: server.url };
 
-/**
- * Notes in the page itself when the check stands there and when a tap is answered. A driver that looks for them puts its own
- * script into every page, which takes a slow one a second.
- */
+/** Notes in the page itself when the check stands there and when a tap is answered. */
 const stopwatch = `{
   const seen = (window.seenAfter = {});
   const look = () => {
@@ -67,14 +62,6 @@ const earlyKey = `{
   watch.observe(document, { subtree: true, childList: true });
 }`;
 
-async function slowPage(context: BrowserContext, ...watching: string[]): Promise<Page> {
-  const page = await context.newPage();
-  for (const content of watching) await page.addInitScript({ content });
-  const session = await context.newCDPSession(page);
-  await session.send('Emulation.setCPUThrottlingRate', { rate: slower });
-  return page;
-}
-
 interface SeenAfter {
   shown: number;
   usable: number;
@@ -82,22 +69,47 @@ interface SeenAfter {
   typed?: { at: number; isAwake: boolean };
 }
 
+/** Milliseconds by the page's own clock from a key of the keypad to the paint after it. */
+const tapKey = `async (name) => {
+  const button = [...document.querySelectorAll('[role=group][aria-label=Keypad] button')]
+    .find((each) => each.textContent?.trim() === name);
+  const from = performance.now();
+  button.click();
+  await new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve)));
+  return performance.now() - from;
+}`;
+
+const clearKeys = `void [1, 2, 3].forEach(() => document.querySelector('[data-types="delete"]').click())`;
+
+/** The same from a skip to the next check. */
+const skip = `async () => {
+  const main = document.querySelector('main');
+  const check = () => document.querySelector('[data-check]')?.dataset.check;
+  const before = check();
+  const from = performance.now();
+  [...document.querySelectorAll('button')]
+    .find((each) => each.textContent?.trim() === 'Skip')
+    .click();
+  while (main.getAttribute('aria-busy') !== 'false' || check() === before) {
+    await new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve)));
+  }
+  return performance.now() - from;
+}`;
+
 /** Milliseconds from the request of the page until the check stands there and a tap is answered, and whether a worker served. */
-async function visit(page: Page, address: string) {
-  await page.goto(address, { waitUntil: 'commit' });
-  await page.waitForTimeout(longestVisit);
-  return page.evaluate(() => ({
-    ...(window as unknown as { seenAfter: SeenAfter }).seenAfter,
-    isKept: navigator.serviceWorker.controller !== null,
-    bytes: Object.fromEntries(
-      ['js', 'woff2'].map((kind) => [
-        kind,
-        (performance.getEntriesByType('resource') as PerformanceResourceTiming[])
-          .filter((each) => new URL(each.name).pathname.endsWith(`.${kind}`))
-          .reduce((sum, each) => sum + each.decodedBodySize, 0),
-      ]),
-    ),
-  }));
+async function visit(page: PlainPage, address: string) {
+  await page.open(address);
+  await pause(longestVisit);
+  return page.read<SeenAfter & { isKept: boolean; bytes: Record<string, number> }>(`({
+    ...window.seenAfter,
+    isKept: ${hasWorker},
+    bytes: Object.fromEntries(['js', 'woff2'].map((kind) => [
+      kind,
+      performance.getEntriesByType('resource')
+        .filter((each) => new URL(each.name).pathname.endsWith('.' + kind))
+        .reduce((sum, each) => sum + each.decodedBodySize, 0),
+    ])),
+  })`);
 }
 
 const line = (what: string, values: number[], unit = 'ms') =>
@@ -121,8 +133,8 @@ try {
   const cold = { shown: [] as number[], usable: [] as number[] };
   const warm = { shown: [] as number[], usable: [] as number[] };
   for (let k = 0; k < visits; k++) {
-    const context = await browser.newContext(phone);
-    const page = await slowPage(context, stopwatch);
+    const profile = await browser.profile();
+    const page = await profile.page(stopwatch);
     const first = await visit(page, address);
     cold.shown.push(first.shown);
     cold.usable.push(first.usable);
@@ -131,11 +143,11 @@ try {
       console.log(`cold visit: ${script} kB of script and ${font} kB of fonts, unpacked`);
     }
     // The service worker takes the application in.
-    await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+    await page.until(hasWorker);
     await page.close();
     // The browser keeps the compiled code after the second time: what is measured is the third and the fourth.
     for (const round of [2, 3, 4]) {
-      const visited = await slowPage(context, stopwatch);
+      const visited = await profile.page(stopwatch);
       const { shown, usable, isKept } = await visit(visited, address);
       if (!isKept) throw new Error('the service worker has not taken over');
       if (round > 2) {
@@ -144,7 +156,7 @@ try {
       }
       await visited.close();
     }
-    await context.close();
+    await profile.close();
   }
   line('cold visit, the check shown', cold.shown);
   line('cold visit, usable', cold.usable);
@@ -153,17 +165,17 @@ try {
 
   const typed = { cold: [] as number[], warm: [] as number[] };
   for (let k = 0; k < visits; k++) {
-    const context = await browser.newContext(phone);
+    const profile = await browser.profile();
     for (const round of [1, 2, 3]) {
-      const page = await slowPage(context, earlyKey);
+      const page = await profile.page(earlyKey);
       const { typed: key } = await visit(page, `${address}?check=lower-element-ohms`);
       if (!key) throw new Error('the key that was tapped was not seen');
       if (key.isAwake) console.log('a key came after the code of its page');
       if (round !== 2) typed[round === 1 ? 'cold' : 'warm'].push(key.at);
-      if (round === 1) await page.waitForFunction(() => navigator.serviceWorker.controller);
+      if (round === 1) await page.until(hasWorker);
       await page.close();
     }
-    await context.close();
+    await profile.close();
   }
   line('cold visit, a key that is tapped at once is seen', typed.cold);
   line('warm visit, a key that is tapped at once is seen', typed.warm);
@@ -184,63 +196,28 @@ try {
       })
     ).text();
   }
-  const context = await browser.newContext(phone);
-  const page = await slowPage(context, stopwatch);
+  const profile = await browser.profile();
+  const page = await profile.page(stopwatch);
   await visit(page, `${address}?check=lower-element-ohms`);
-  await page.waitForTimeout(3000);
-  const ask = page.getByRole('button', { name: 'Type what the meter shows' });
-  await ask
-    .or(page.getByRole('group', { name: 'Keypad' }))
-    .first()
-    .waitFor();
-  if (await ask.isVisible()) await ask.click();
+  await pause(3000);
+  await page.until(`document.querySelector('[data-opens-keypad], [data-types="1"]')`);
+  await page.read(`document.querySelector('[data-opens-keypad]')?.click()`);
   const keys: number[] = [];
   for (let k = 0; k < 30; k++) {
-    keys.push(
-      await page.evaluate(
-        async (name) => {
-          const button = [
-            ...document.querySelectorAll<HTMLButtonElement>(
-              '[role=group][aria-label=Keypad] button',
-            ),
-          ].find((each) => each.textContent?.trim() === name)!;
-          const from = performance.now();
-          button.click();
-          await new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve)));
-          return performance.now() - from;
-        },
-        String(1 + (k % 9)),
-      ),
-    );
-    if (k % 3 === 2) await page.keyboard.press('Escape');
-    await page.waitForTimeout(120);
+    keys.push(await page.read<number>(`(${tapKey})('${1 + (k % 9)}')`));
+    // Nobody types thirty figures.
+    if (k % 3 === 2) await page.read(clearKeys);
+    await pause(120);
   }
   line('a key to the paint after it, with 200 entries', keys);
-  await page.goto(address);
-  await page.locator('main[aria-busy=false]').waitFor();
-  await page.waitForTimeout(3000);
+  await page.open(address);
+  await page.until(`document.querySelector('main[aria-busy=false]')`);
+  await pause(3000);
   const next: number[] = [];
   for (let k = 0; k < 8; k++) {
-    // By the page's own clock: a tap by the driver takes a slow page a tenth of a second and more before it is one.
-    next.push(
-      await page.evaluate(async () => {
-        const main = document.querySelector('main')!;
-        const before = document.querySelector<HTMLElement>('[data-check]')?.dataset.check;
-        const from = performance.now();
-        [...document.querySelectorAll('button')]
-          .find((each) => each.textContent?.trim() === 'Skip')!
-          .click();
-        while (
-          main.getAttribute('aria-busy') !== 'false' ||
-          document.querySelector<HTMLElement>('[data-check]')?.dataset.check === before
-        ) {
-          await new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve)));
-        }
-        return performance.now() - from;
-      }),
-    );
-    await page.waitForTimeout(400);
-    if ((await page.locator('[data-check]').count()) === 0) break;
+    next.push(await page.read<number>(`(${skip})()`));
+    await pause(400);
+    if (!(await page.read<boolean>(`document.querySelector('[data-check]') !== null`))) break;
   }
   line('skip to the next check, with 200 entries', next);
 } finally {

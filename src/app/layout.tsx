@@ -5,6 +5,8 @@ import './globals.css';
 import { KeepGoing } from '@/features/device/keep-going';
 import { Awake } from '@/features/waking/awake';
 import { scriptUntilAwake } from '@/features/waking/before-awake';
+import { isPhone } from '@/server/is-phone';
+import { DrawnFor } from '@/ui/screen-width';
 
 export const metadata: Metadata = {
   title: { default: 'Ohmmeter', template: '%s · Ohmmeter' },
@@ -15,7 +17,8 @@ export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
 export default async function Layout({ children }: { children: React.ReactNode }) {
   // Reading the headers keeps every page out of the build, so that each gets the nonce of its own request.
-  const nonce = (await headers()).get('x-nonce') ?? undefined;
+  const asked = await headers();
+  const nonce = asked.get('x-nonce') ?? undefined;
   const theme = (await cookies()).get('ohmmeter-theme')?.value;
   return (
     <html lang="en" data-theme={theme === 'dark' || theme === 'light' ? theme : undefined}>
@@ -26,7 +29,7 @@ export default async function Layout({ children }: { children: React.ReactNode }
           suppressHydrationWarning
           dangerouslySetInnerHTML={{ __html: scriptUntilAwake() }}
         />
-        {children}
+        <DrawnFor isWide={!isPhone(asked)}>{children}</DrawnFor>
         <Awake />
         <KeepGoing />
       </body>

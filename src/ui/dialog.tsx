@@ -18,8 +18,10 @@ export function Dialog({
   isWide?: boolean;
   children: ReactNode;
 }) {
+  // Not even its machinery while it is closed: a page of the bench has six, and comes to life without them.
+  if (!isOpen) return null;
   return (
-    <HeadlessDialog open={isOpen} onClose={onClose} className="relative z-20">
+    <HeadlessDialog open onClose={onClose} className="relative z-20">
       <div className="fixed inset-0 bg-ink/40" aria-hidden="true" />
       <div className="fixed inset-0 flex items-end justify-center sm:items-center sm:p-6">
         <DialogPanel

@@ -14,7 +14,7 @@ import { useJobRecord } from '@/features/record/use-job-record';
 import { Dialog } from '@/ui/dialog';
 import { Keypad } from '@/ui/keypad';
 import { PatternDefinitions } from '@/ui/patterns';
-import { useIsWide } from '@/ui/use-is-wide';
+import { useIsWide } from '@/ui/screen-width';
 import { BenchPicture } from './bench-picture';
 import { Failure, Loading, SuspectLine } from './bench-states';
 import { CheckPanel } from './check-panel';

@@ -2,24 +2,34 @@
 
 import { useEffect, useState } from 'react';
 
+/** The page comes first: whether all of it answers is looked for so often. */
+const lookMilliseconds = 200;
+
 /**
  * On every page: sends what waits, keeps on this device what its pages need without the server, and says when there is a
- * newer version. Its code comes after the page.
+ * newer version. Its code comes once the page answers.
  */
 export function KeepGoing() {
   const [isNewer, setNewer] = useState(false);
   useEffect(() => {
     let end: (() => void) | undefined;
     let isGone = false;
-    const start = () =>
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const start = () => {
+      if (window.ohmmeterAwake) {
+        timer = setTimeout(start, lookMilliseconds);
+        return;
+      }
       void import('./start').then(({ startKeeping }) => {
         if (!isGone) end = startKeeping(() => setNewer(true));
       });
+    };
     if (document.readyState === 'complete') start();
     else window.addEventListener('load', start, { once: true });
     return () => {
       isGone = true;
       window.removeEventListener('load', start);
+      clearTimeout(timer);
       end?.();
     };
   }, []);

@@ -13,6 +13,7 @@ import {
   keepEntries,
   keptEntries,
   longestWaitMilliseconds,
+  openStore,
   StoreSilent,
   watchStore,
   type Keeping,
@@ -62,6 +63,9 @@ export interface JobRecord {
 
 const none: readonly string[] = [];
 
+// Beside the page's coming to life: the first thing it asks of the store is then answered at once.
+openStore();
+
 /** The same twice within so long is one tap of a hand in a glove: nobody does the same thing to a unit again that soon. */
 const doubleTapMilliseconds = 700;
 
@@ -105,11 +109,12 @@ export function useJobRecord(initial: JobFile): JobRecord {
       (kept) => {
         const read = kept.map((each) => ({ ...each, counts: counts(each) }));
         // What has left the store the server has; until this page hears so from the server it still counts here.
-        setOwn((before) => ownEntries(before, read));
+        setOwn((before) => withSameIds(before, ownEntries(before, read)));
         uncounted.current = read.filter((each) => !each.counts).map(({ id }) => id);
         if (!isFirst) return;
         isFirst = false;
-        setCame(read.filter((each) => each.counts).map((each) => each.entry));
+        const counted = read.filter((each) => each.counts).map((each) => each.entry);
+        setCame((before) => withSameIds(before, counted));
         setReading('read');
       },
       // Without a store of its own the device works on what the server has.
@@ -253,6 +258,12 @@ function withoutProofsOf({ entries: earlier, ...head }: JobFile, all: readonly E
   );
   return all.filter(({ id }) => !proofs.has(id));
 }
+
+/** The list before where it holds the same entries as the one after: entries never change, and nothing is drawn anew. */
+const withSameIds = (before: readonly Entry[], after: readonly Entry[]): readonly Entry[] =>
+  before.length === after.length && before.every(({ id }, k) => id === after[k]!.id)
+    ? before
+    : after;
 
 /** Waits on for a store that was silent, and gives up in the end, so that what is told of it stays so. */
 async function waitOn(
