@@ -77,14 +77,6 @@ export function deviceStore(): Store {
   return opened;
 }
 
-/** Opens the store before anything is asked of it, where there is one; who asks hears what is wrong with it. */
-export function openStore(): void {
-  if (typeof indexedDB === 'undefined') return;
-  deviceStore()
-    .open()
-    .catch(() => undefined);
-}
-
 /** A store that says nothing for so long is taken not to answer: what can be had without it is tried. */
 const longestKeepMilliseconds = 3000;
 /** Where nothing can be had without it, it is waited for as long as this. */

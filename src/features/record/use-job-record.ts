@@ -13,7 +13,6 @@ import {
   keepEntries,
   keptEntries,
   longestWaitMilliseconds,
-  openStore,
   StoreSilent,
   watchStore,
   type Keeping,
@@ -63,8 +62,11 @@ export interface JobRecord {
 
 const none: readonly string[] = [];
 
-// Beside the page's coming to life: the first thing it asks of the store is then answered at once.
-openStore();
+/** Asks the store while the page still comes to life; what is wrong with it who watches it hears. */
+const readAhead = (jobId: string) =>
+  typeof indexedDB === 'undefined'
+    ? undefined
+    : { jobId, kept: keptEntries(jobId).catch(() => undefined) };
 
 /** The same twice within so long is one tap of a hand in a glove: nobody does the same thing to a unit again that soon. */
 const doubleTapMilliseconds = 700;
@@ -91,6 +93,7 @@ export function useJobRecord(initial: JobFile): JobRecord {
   const technician = usePresentTechnician();
   const { entries: received, isHearing } = useReceived(jobId, initial.entries.length);
   const { constraints, set: constrain } = useConstraints(initial);
+  const [ahead] = useState(() => readAhead(jobId));
   const [own, setOwn] = useState<readonly Entry[]>([]);
   /** What the server has from this page, and this device could not keep. */
   const [straight, setStraight] = useState<readonly Entry[]>([]);
@@ -104,23 +107,34 @@ export function useJobRecord(initial: JobFile): JobRecord {
   // Also told of what another tab of this browser writes, without the server.
   useEffect(() => {
     let isFirst = true;
-    return watchStore(
+    let isGone = false;
+    const tell = (kept: readonly KeptEntry[]) => {
+      const read = kept.map((each) => ({ ...each, counts: counts(each) }));
+      // What has left the store the server has; until this page hears so from the server it still counts here.
+      setOwn((before) => withSameIds(before, ownEntries(before, read)));
+      uncounted.current = read.filter((each) => !each.counts).map(({ id }) => id);
+      if (!isFirst) return;
+      isFirst = false;
+      const counted = read.filter((each) => each.counts).map((each) => each.entry);
+      setCame((before) => withSameIds(before, counted));
+      setReading('read');
+    };
+    if (ahead?.jobId === jobId) {
+      void ahead.kept.then((kept) => {
+        if (kept && isFirst && !isGone) tell(kept);
+      });
+    }
+    const end = watchStore(
       () => keptEntries(jobId),
-      (kept) => {
-        const read = kept.map((each) => ({ ...each, counts: counts(each) }));
-        // What has left the store the server has; until this page hears so from the server it still counts here.
-        setOwn((before) => withSameIds(before, ownEntries(before, read)));
-        uncounted.current = read.filter((each) => !each.counts).map(({ id }) => id);
-        if (!isFirst) return;
-        isFirst = false;
-        const counted = read.filter((each) => each.counts).map((each) => each.entry);
-        setCame((before) => withSameIds(before, counted));
-        setReading('read');
-      },
+      tell,
       // Without a store of its own the device works on what the server has.
       (trouble) => setReading((before) => (before === 'read' ? 'closed' : trouble)),
     );
-  }, [jobId]);
+    return () => {
+      isGone = true;
+      end();
+    };
+  }, [jobId, ahead]);
 
   const doubted = isUnread(reading);
   const entries = useMemo(() => {
