@@ -6,6 +6,7 @@ import { KeepGoing } from '@/features/device/keep-going';
 import { Awake } from '@/features/waking/awake';
 import { scriptUntilAwake } from '@/features/waking/before-awake';
 import { isPhone } from '@/server/is-phone';
+import { PreloadFonts } from '@/ui/preload-fonts';
 import { DrawnFor } from '@/ui/screen-width';
 
 export const metadata: Metadata = {
@@ -30,6 +31,7 @@ export default async function Layout({ children }: { children: React.ReactNode }
           dangerouslySetInnerHTML={{ __html: scriptUntilAwake() }}
         />
         <DrawnFor isWide={!isPhone(asked)}>{children}</DrawnFor>
+        <PreloadFonts />
         <Awake />
         <KeepGoing />
       </body>
