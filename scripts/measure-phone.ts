@@ -21,7 +21,7 @@ const visits = 5;
 /** After so many milliseconds a visit is over, and what the page noted is read. */
 const longestVisit = 8000;
 const server = await startServer({ demo: true });
-const browser = await plainBrowser({ width: 390, height: 844, slower });
+const browser = await plainBrowser({ width: 390, height: 844, slower, isPhone: true });
 const pause = (milliseconds: number) => new Promise((resolve) => setTimeout(resolve, milliseconds));
 const hasWorker = 'navigator.serviceWorker.controller !== null';
 const headers = { 'content-type': 'application/json', origin: server.url };

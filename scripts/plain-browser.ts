@@ -16,11 +16,13 @@ interface Reply {
 
 type Send = <T>(method: string, params?: object, sessionId?: string) => Promise<T>;
 
-/** A phone as its browser describes it, at a fraction of this machine's speed. */
-export interface Phone {
+/** What somebody looks at. */
+export interface Screen {
   readonly width: number;
   readonly height: number;
+  /** So many times slower than this machine. */
   readonly slower: number;
+  readonly isPhone: boolean;
 }
 
 export interface PlainPage {
@@ -39,11 +41,23 @@ export interface PlainProfile {
   close(): Promise<void>;
 }
 
+/** As a phone's browser says what it is. */
+const phone = {
+  userAgent: 'Mozilla/5.0 (Linux; Android 10; K) AppleWebKit/537.36 (KHTML, like Gecko) Mobile',
+  userAgentMetadata: {
+    platform: 'Android',
+    platformVersion: '10',
+    architecture: '',
+    model: 'K',
+    mobile: true,
+  },
+};
+
 const patienceMilliseconds = 60_000;
 const pause = (milliseconds: number) => new Promise((resolve) => setTimeout(resolve, milliseconds));
 
 /** Starts Debian's Chromium. */
-export async function plainBrowser(phone: Phone) {
+export async function plainBrowser(screen: Screen) {
   const folder = await mkdtemp(path.join(tmpdir(), 'ohmmeter-browser-'));
   const child = spawn(
     '/usr/bin/chromium-headless-shell',
@@ -58,7 +72,7 @@ export async function plainBrowser(phone: Phone) {
   );
   const send = sender(child.stdio[3] as Writable, child.stdio[4] as Readable);
   return {
-    profile: () => newProfile(send, phone),
+    profile: () => newProfile(send, screen),
     async close() {
       const ended = new Promise((resolve) => child.once('exit', resolve));
       child.kill();
@@ -93,19 +107,19 @@ function sender(to: Writable, from: Readable): Send {
     });
 }
 
-async function newProfile(send: Send, phone: Phone): Promise<PlainProfile> {
+async function newProfile(send: Send, screen: Screen): Promise<PlainProfile> {
   const { browserContextId } = await send<{ browserContextId: string }>(
     'Target.createBrowserContext',
   );
   return {
-    page: (...watching) => newPage(send, phone, browserContextId, watching),
+    page: (...watching) => newPage(send, screen, browserContextId, watching),
     close: () => send('Target.disposeBrowserContext', { browserContextId }),
   };
 }
 
 async function newPage(
   send: Send,
-  { width, height, slower }: Phone,
+  { width, height, slower, isPhone }: Screen,
   browserContextId: string,
   watching: readonly string[],
 ): Promise<PlainPage> {
@@ -124,19 +138,10 @@ async function newPage(
     width,
     height,
     deviceScaleFactor: 1,
-    mobile: true,
+    mobile: isPhone,
   });
-  await tell('Emulation.setTouchEmulationEnabled', { enabled: true });
-  await tell('Emulation.setUserAgentOverride', {
-    userAgent: 'Mozilla/5.0 (Linux; Android 10; K) AppleWebKit/537.36 (KHTML, like Gecko) Mobile',
-    userAgentMetadata: {
-      platform: 'Android',
-      platformVersion: '10',
-      architecture: '',
-      model: 'K',
-      mobile: true,
-    },
-  });
+  if (isPhone) await tell('Emulation.setTouchEmulationEnabled', { enabled: true });
+  if (isPhone) await tell('Emulation.setUserAgentOverride', phone);
   for (const source of watching) await tell('Page.addScriptToEvaluateOnNewDocument', { source });
   await tell('Emulation.setCPUThrottlingRate', { rate: slower });
   const read = async <T>(expression: string): Promise<T> => {

@@ -12,7 +12,7 @@ import type { ThreadData } from './threads';
 const { name, buildId } = workerData as ThreadData;
 
 // Where nobody waits for what is worked out: on Linux this is the nice value of this thread alone.
-if (name === 'background') setPriority(constants.priority.PRIORITY_LOW);
+if (name === 'background' || name === 'warming') setPriority(constants.priority.PRIORITY_LOW);
 
 const home = process.env.OHMMETER_HOME;
 if (home) keepTables(openTableStore(path.join(home, '.ohmmeter', 'tables'), buildId));

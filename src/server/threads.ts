@@ -6,8 +6,11 @@ import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs';
 import { buildId } from '../build-id';
 import { heavy, type Heavy } from './heavy';
 
-/** One for what a page would like to have, one for what a change cannot do without, one for what nobody waits for. */
-export type ThreadName = 'answers' | 'checks' | 'background';
+/**
+ * One for what a page would like to have, one for what a change cannot do without, one for what nobody waits for, and one that
+ * is there after a start only.
+ */
+export type ThreadName = 'answers' | 'checks' | 'background' | 'warming';
 
 /** What a thread is told at its start. */
 export interface ThreadData {
@@ -19,6 +22,7 @@ export interface ThreadData {
 const workerFile = () => path.join(process.cwd(), 'dist', 'heavy-worker.mjs');
 
 interface Thread {
+  readonly worker: Worker;
   readonly service: Remote<Heavy>;
   /** Rejects when the thread ends, so that nobody waits for an answer that will not come. */
   readonly ended: Promise<never>;
@@ -57,7 +61,12 @@ function startThread(threads: Map<ThreadName, Thread>, name: ThreadName): Thread
   });
   // Told to whoever waits; nobody may be waiting.
   ended.catch(() => undefined);
-  const thread = { service: wrap<Heavy>(nodeEndpoint(worker)), ended };
+  const thread = { worker, service: wrap<Heavy>(nodeEndpoint(worker)), ended };
   threads.set(name, thread);
   return thread;
+}
+
+/** Ends a thread that is not needed any more, with all that it remembers; what it is still at is given up. */
+export async function endThread(name: ThreadName): Promise<void> {
+  await global.ohmmeterThreads?.get(name)?.worker.terminate();
 }

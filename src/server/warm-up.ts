@@ -6,7 +6,7 @@ import { jobFileOf } from './job-file-of';
 import { logFault } from './log';
 import { inFirm } from './in-firm';
 import { settleStanding } from './settle-standing';
-import { inThread } from './threads';
+import { endThread, inThread } from './threads';
 import { visitPages } from './visit-pages';
 
 /** Jobs that are likely to be opened first: the newest of those that are open. `OHMMETER_WARM_JOBS` says another number. */
@@ -34,14 +34,17 @@ export async function warmUp(): Promise<void> {
     }
     for (const job of jobs) {
       await quiet();
-      await inThread('answers', async (service) => {
-        await service.tablesFor(job);
-        await service.firstAnswer(job, undefined, new Date().toISOString());
-      });
+      // In a thread of its own, which leaves them on the disk: a plate takes seconds, and no page is to wait behind it.
+      await inThread('warming', (service) => service.tablesFor(job));
+      await inThread('answers', (service) =>
+        service.firstAnswer(job, undefined, new Date().toISOString()),
+      );
     }
   } catch (error) {
     // The page that needs the tables fills them, and says what is wrong with the database.
     if (!(error instanceof DatabaseUnavailable)) logFault('warming up failed', error);
+  } finally {
+    await endThread('warming');
   }
 }
 

@@ -235,3 +235,16 @@ test('tables come from the server, and without it the device works out its own',
   expect(await currentCheck(page)).toBe(withTables);
   expect(answers).toEqual([200]);
 });
+
+test('a page comes in one piece, drawn for the screen that asks for it', async ({ page }) => {
+  const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Drawn for' });
+  const drawnFor = async (headers: Record<string, string>) => {
+    const html = await (await fetch(`${baseUrl()}/jobs/${jobId}`, { headers })).text();
+    expect(html).toContain('aria-label="Keypad"');
+    // What stood in such a place would be shown a third of a second after the rest of its page.
+    expect(html).not.toContain('<template id="B:');
+    return html.includes('aria-label="Suspects, most likely first"');
+  };
+  expect(await drawnFor({ 'sec-ch-ua-mobile': '?0' })).toBe(true);
+  expect(await drawnFor({ 'sec-ch-ua-mobile': '?1' })).toBe(false);
+});

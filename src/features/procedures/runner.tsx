@@ -43,8 +43,9 @@ export function Runner({ position, ...props }: RunnerProps & { readonly position
   const [problem, setProblem] = useState<string>();
   const [leaving, setLeaving] = useState<'skip' | 'stop'>();
   const [isBusy, setBusy] = useState(false);
-  // Two taps may come before the page has drawn what the first has done.
-  const busy = useRef(false);
+  // Two taps may come before the page has drawn what the first has done; a step that is drawn already takes its own.
+  const here = `${step.id} ${position.since}`;
+  const busy = useRef<string>(undefined);
   // Nobody was there when it ran over: it does not tick itself, and asks what is to be seen.
   const [wasOverAtFirst] = useState(phase === 'overdue');
   const isTooEarly = phase === 'waits' || phase === 'running';
@@ -52,7 +53,7 @@ export function Runner({ position, ...props }: RunnerProps & { readonly position
   const needsWords = isTooEarly || isLate;
 
   const finish = async (outcome: StepOutcome, ...results: UnstampedEntry[]) => {
-    if (busy.current) return;
+    if (busy.current === here) return;
     if (missing.length > 0) return setProblem('First what stands above: it does not hold now.');
     const now = clock.read();
     const isEarly = timer !== undefined && ['waits', 'running'].includes(timerPhase(timer, now));
@@ -64,7 +65,7 @@ export function Runner({ position, ...props }: RunnerProps & { readonly position
           : 'It ran over while nobody looked. Say what is to be seen.',
       );
     }
-    busy.current = true;
+    busy.current = here;
     setBusy(true);
     const way = await actions.finish(
       {
@@ -74,8 +75,10 @@ export function Runner({ position, ...props }: RunnerProps & { readonly position
       },
       ...results,
     );
-    busy.current = false;
-    setBusy(false);
+    if (busy.current === here) {
+      busy.current = undefined;
+      setBusy(false);
+    }
     setProblem(way ? undefined : 'Not entered: see above.');
     if (!way) return;
     setEarly('');
@@ -156,7 +159,7 @@ export function Runner({ position, ...props }: RunnerProps & { readonly position
       ) : (
         <>
           <StepWork
-            key={`${step.id} ${position.since}`}
+            key={here}
             {...props}
             position={position}
             isReady={!isTooEarly}

@@ -26,9 +26,9 @@ export function LongJob({
   organisation: Organisation;
   technician: PresentTechnician;
 }) {
-  const { read, failure, again } = useLogbook(job.job.id, logbook, first);
   const { family } = job.unit;
-  useEffect(() => fetchAhead(page, family), [page, family]);
+  useState(() => isOnDevice && fetchAhead(page, family));
+  const { read, failure, again } = useLogbook(job.job.id, logbook, first);
   if (failure) {
     return (
       <main className="mx-auto max-w-xl p-6">
@@ -59,6 +59,16 @@ export function LongJob({
   );
 }
 
+/** What takes time is begun while the page still comes to life; not where a server draws it. */
+const isOnDevice = typeof window !== 'undefined';
+
+function readAhead(jobId: string, size: LogbookSize) {
+  const reading = readLogbook(jobId, size);
+  // What goes wrong whoever shows the job hears; a page that is left before asks for nothing.
+  reading.catch(() => undefined);
+  return { jobId, count: size.count, reading };
+}
+
 interface ReadLogbook {
   readonly entries: Entry[];
   readonly coming: Promise<BenchAnswer | undefined>;
@@ -72,10 +82,12 @@ function useLogbook(
   const [read, setRead] = useState<ReadLogbook>();
   const [failure, setFailure] = useState<string>();
   const [tries, setTries] = useState(0);
+  const [ahead] = useState(() => (isOnDevice ? readAhead(jobId, { count, atOnce }) : undefined));
   useEffect(() => {
     let isGone = false;
     const answer = Promise.resolve(first).catch(() => undefined);
-    readLogbook(jobId, { count, atOnce })
+    const isAhead = tries === 0 && ahead?.jobId === jobId && ahead.count === count;
+    (isAhead ? ahead.reading : readLogbook(jobId, { count, atOnce }))
       .then((entries) => {
         // What came meanwhile the server's answer does not know.
         const coming = entries.length === count ? answer : Promise.resolve(undefined);
@@ -87,7 +99,7 @@ function useLogbook(
     return () => {
       isGone = true;
     };
-  }, [jobId, count, atOnce, first, tries]);
+  }, [jobId, count, atOnce, first, tries, ahead]);
   const again = () => {
     setFailure(undefined);
     setTries(tries + 1);
