@@ -18,7 +18,7 @@ export function Dialog({
   isWide?: boolean;
   children: ReactNode;
 }) {
-  // Not even its machinery while it is closed: a page of the bench has six, and comes to life without them.
+  // Not even its machinery while it is closed: a bench has several, and comes to life without them.
   if (!isOpen) return null;
   return (
     <HeadlessDialog open onClose={onClose} className="relative z-20">
