@@ -23,7 +23,8 @@ export async function keepJob(job: JobFile): Promise<void> {
       const number =
         job.job.number === notNumbered ? (await store.jobs.get(id))?.job.job.number : undefined;
       const numbered = number === undefined ? job : { ...job, job: { ...job.job, number } };
-      await store.jobs.put(asKept(numbered));
+      const since = entriesSince(await store.jobs.get(id), job.entries.length);
+      await store.jobs.put(asKept(since ? { ...numbered, entries: since } : numbered));
       const sent = await store.entries.where('[jobId+state]').equals([id, 'sent']).primaryKeys();
       await store.entries.bulkDelete(sent.filter((each) => known.has(each)));
       const tooMany = (await store.jobs.count()) - mostJobs;
@@ -45,10 +46,27 @@ export async function keptJob(id: string): Promise<JobFile | undefined> {
   return kept && asOpened(kept);
 }
 
+/**
+ * A job's logbook as the server last told it to this device, where a page of fewer entries was made before: one that is gone
+ * back to, or was on its way while an entry arrived. None where the page is as new.
+ */
+export async function keptSince(id: string, pageCount: number): Promise<readonly Entry[]> {
+  // A long one does not come with its page: whoever shows it has read it here already (read-logbook.ts).
+  if (pageCount > longLogbook) return [];
+  return entriesSince(await deviceStore().jobs.get(id), pageCount) ?? [];
+}
+
+/** The server gives a job's entries in one order, and none of them goes again: of two logbooks the longer is the newer. */
+function entriesSince(kept: KeptJob | undefined, count: number): Entry[] | undefined {
+  return kept && countOf(kept) > count ? asOpened(kept).entries : undefined;
+}
+
+const countOf = ({ job, entryCount }: KeptJob): number => entryCount ?? job.entries?.length ?? 0;
+
 /** How many entries of a job this device has from the server. */
 export async function keptCount(id: string): Promise<number | undefined> {
   const kept = await deviceStore().jobs.get(id);
-  return kept && (kept.entryCount ?? kept.job.entries?.length);
+  return kept && countOf(kept);
 }
 
 function asKept(job: JobFile): KeptJob {

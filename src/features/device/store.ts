@@ -18,6 +18,9 @@ export interface KeptEntry {
   problem?: string;
 }
 
+/** What the server would not take, and what somebody struck, counts for nothing. */
+export const counts = ({ state }: KeptEntry): boolean => state === 'waiting' || state === 'sent';
+
 /** A call that was taken on this device and has not reached the server. */
 export interface KeptCall {
   /** The job's. */

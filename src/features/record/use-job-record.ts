@@ -5,10 +5,11 @@ import { v7 as newId } from 'uuid';
 import { familyOfJob } from '@/core/appliances';
 import { judgeDeadProof, type Constraints, type Entry, type JobFile } from '@/core/job-file';
 import { mergeEntries, ownEntries, stampAfter } from './merge-entries';
-import { keepJob } from '@/features/device/kept-jobs';
+import { keepJob, keptSince } from '@/features/device/kept-jobs';
 import { sendSoon } from '@/features/device/outbox';
 import { sendAll, sendStraight } from '@/features/device/send';
 import {
+  counts,
   inTime,
   keepEntries,
   keptEntries,
@@ -16,7 +17,6 @@ import {
   StoreSilent,
   watchStore,
   type Keeping,
-  type KeptEntry,
 } from '@/features/device/store';
 import {
   isUnread,
@@ -60,13 +60,21 @@ export interface JobRecord {
   constrain(constraints: Constraints): Promise<string | undefined>;
 }
 
-const none: readonly string[] = [];
+const none: readonly never[] = [];
+
+/** What this device has of a job beside a page of it: what it wrote, and what the server had told it by then. */
+const readKept = async (jobId: string, pageCount: number) => {
+  // In this order: what leaves the one meanwhile the other has.
+  const own = await keptEntries(jobId);
+  return { own, since: await keptSince(jobId, pageCount) };
+};
+type Kept = Awaited<ReturnType<typeof readKept>>;
 
 /** Asks the store while the page still comes to life; what is wrong with it who watches it hears. */
-const readAhead = (jobId: string) =>
+const readAhead = (jobId: string, pageCount: number) =>
   typeof indexedDB === 'undefined'
     ? undefined
-    : { jobId, kept: keptEntries(jobId).catch(() => undefined) };
+    : { jobId, pageCount, kept: readKept(jobId, pageCount).catch(() => undefined) };
 
 /** The same twice within so long is one tap of a hand in a glove: nobody does the same thing to a unit again that soon. */
 const doubleTapMilliseconds = 700;
@@ -91,41 +99,47 @@ interface Untaken {
 export function useJobRecord(initial: JobFile): JobRecord {
   const jobId = initial.job.id;
   const technician = usePresentTechnician();
-  const { entries: received, isHearing } = useReceived(jobId, initial.entries.length);
+  const pageCount = initial.entries.length;
+  const { entries: received, isHearing } = useReceived(jobId, pageCount);
   const { constraints, set: constrain } = useConstraints(initial);
-  const [ahead] = useState(() => readAhead(jobId));
+  const [ahead] = useState(() => readAhead(jobId, pageCount));
   const [own, setOwn] = useState<readonly Entry[]>([]);
+  /** What the server had told this device of the job, where this page is older and does not have it. */
+  const [since, setSince] = useState<readonly Entry[]>([]);
   /** What the server has from this page, and this device could not keep. */
   const [straight, setStraight] = useState<readonly Entry[]>([]);
   const [reading, setReading] = useState<Reading>('begun');
   const [came, setCame] = useState<readonly Entry[]>([]);
   const [trouble, setTrouble] = useState<string>();
-  const [untakenIds, setUntakenIds] = useState(none);
+  const [untakenIds, setUntakenIds] = useState<readonly string[]>(none);
   /** What of this device's own counts for nothing, as its store has it at this moment. */
-  const uncounted = useRef(none);
+  const uncounted = useRef<readonly string[]>(none);
 
   // Also told of what another tab of this browser writes, without the server.
   useEffect(() => {
     let isFirst = true;
     let isGone = false;
-    const tell = (kept: readonly KeptEntry[]) => {
-      const read = kept.map((each) => ({ ...each, counts: counts(each) }));
+    const tell = (kept: Kept) => {
+      const read = kept.own.map((each) => ({ ...each, counts: counts(each) }));
       // What has left the store the server has; until this page hears so from the server it still counts here.
       setOwn((before) => withSameIds(before, ownEntries(before, read)));
       uncounted.current = read.filter((each) => !each.counts).map(({ id }) => id);
       if (!isFirst) return;
       isFirst = false;
+      setSince(kept.since);
       const counted = read.filter((each) => each.counts).map((each) => each.entry);
-      setCame((before) => withSameIds(before, counted));
+      setCame((before) => withSameIds(before, [...kept.since, ...counted]));
       setReading('read');
     };
-    if (ahead?.jobId === jobId) {
+    if (ahead?.jobId === jobId && ahead.pageCount === pageCount) {
       void ahead.kept.then((kept) => {
         if (kept && isFirst && !isGone) tell(kept);
       });
     }
     const end = watchStore(
-      () => keptEntries(jobId),
+      // What came by others since the page was made is of interest once: from then on this page hears of it.
+      async () =>
+        isFirst ? readKept(jobId, pageCount) : { own: await keptEntries(jobId), since: none },
       tell,
       // Without a store of its own the device works on what the server has.
       (trouble) => setReading((before) => (before === 'read' ? 'closed' : trouble)),
@@ -134,13 +148,13 @@ export function useJobRecord(initial: JobFile): JobRecord {
       isGone = true;
       end();
     };
-  }, [jobId, ahead]);
+  }, [jobId, pageCount, ahead]);
 
   const doubted = isUnread(reading);
   const entries = useMemo(() => {
-    const all = mergeEntries([initial.entries, received, straight], own);
+    const all = mergeEntries([initial.entries, since, received, straight], own);
     return doubted ? withoutProofsOf(initial, all) : all;
-  }, [initial, received, straight, own, doubted]);
+  }, [initial, since, received, straight, own, doubted]);
   const latest = useRef(entries);
   useEffect(() => {
     latest.current = entries;
@@ -236,7 +250,15 @@ export function useJobRecord(initial: JobFile): JobRecord {
     trouble !== undefined &&
     untakenIds.length > 0 &&
     untakenIds.every((id) => received.some((each) => each.id === id));
-  useKeptJob(initial, received);
+  const asServed = useMemo(
+    () => ({
+      ...initial,
+      constraints,
+      entries: [...mergeEntries([initial.entries, since, received], [])],
+    }),
+    [initial, constraints, since, received],
+  );
+  useKeptJob(asServed);
   const known = useMemo(() => new Set(initial.entries.map((each) => each.id)), [initial]);
   const cameWithMore = came.some((each) => !known.has(each.id));
   const job = useMemo(
@@ -293,18 +315,11 @@ async function waitOn(
   }
 }
 
-/** What the server would not take, and what somebody struck, counts for nothing. */
-const counts = ({ state }: KeptEntry): boolean => state === 'waiting' || state === 'sent';
-
 /** Several entries that come together are kept together. */
 const keepDelayMilliseconds = 500;
 
 /** Keeps the job on this device as the server has it, so that its pages open without the server. */
-function useKeptJob(initial: JobFile, received: readonly Entry[]): void {
-  const asServed = useMemo(
-    () => ({ ...initial, entries: [...mergeEntries([initial.entries, received], [])] }),
-    [initial, received],
-  );
+function useKeptJob(asServed: JobFile): void {
   useEffect(() => {
     const timer = setTimeout(() => void keepJob(asServed), keepDelayMilliseconds);
     return () => clearTimeout(timer);

@@ -2,9 +2,11 @@
 
 import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
+import { keptSince } from '@/features/device/kept-jobs';
 import { KeptNote } from '@/features/device/kept-note';
-import { keptEntries, watchStore } from '@/features/device/store';
+import { counts, keptEntries, watchStore } from '@/features/device/store';
+import { useReceived } from '@/features/record/use-received';
 import { PageBar } from '@/ui/page-bar';
 
 /** What can be done with a report: print it, take its job file, go back. */
@@ -24,7 +26,7 @@ export function ReportBar({
       <span className="text-title font-semibold">{number}</span>
       {missing !== undefined && missing > 0 && (
         <span role="status" className="text-small font-medium">
-          {missing} not in this report yet: kept on this device
+          {missing} not in this report yet
         </span>
       )}
       {missing === undefined && (
@@ -66,23 +68,39 @@ export function ReportNav({
 }
 
 /**
- * How many entries of this device the report does not know yet, undefined where it does not say; once they are sent the report is
- * read again.
+ * How many entries this device knows of that the report does not have, undefined where its store does not say. Whenever the server
+ * gives any, the report is read again.
  */
 function useMissing(jobId: string, known: readonly string[]): number | undefined {
   const router = useRouter();
-  const [missing, setMissing] = useState<number | undefined>(0);
+  const { entries: received } = useReceived(jobId, known.length);
+  const [kept, setKept] = useState<readonly string[]>([]);
+  const [isSilent, setSilent] = useState(false);
+  useEffect(
+    () =>
+      watchStore(
+        () => keptIds(jobId, known.length),
+        (ids) => {
+          setKept(ids);
+          setSilent(false);
+        },
+        () => setSilent(true),
+      ),
+    [jobId, known],
+  );
   useEffect(() => {
-    const inReport = new Set(known);
-    return watchStore(
-      () => keptEntries(jobId),
-      (kept) => {
-        const notThere = kept.filter((each) => !inReport.has(each.id));
-        setMissing(notThere.filter((each) => each.state === 'waiting').length);
-        if (notThere.some((each) => each.state === 'sent')) router.refresh();
-      },
-      () => setMissing(undefined),
-    );
-  }, [jobId, known, router]);
-  return missing;
+    if (received.length > 0) router.refresh();
+  }, [received, router]);
+  const inReport = useMemo(() => new Set(known), [known]);
+  if (isSilent) return undefined;
+  const ids = [...kept, ...received.map(({ id }) => id)];
+  return new Set(ids.filter((id) => !inReport.has(id))).size;
+}
+
+/** What counts of this device's own, and what the server had told it after it made the page. */
+async function keptIds(jobId: string, pageCount: number): Promise<readonly string[]> {
+  // In this order: what leaves the one meanwhile the other has.
+  const own = await keptEntries(jobId);
+  const since = await keptSince(jobId, pageCount);
+  return [...own.filter(counts), ...since].map(({ id }) => id);
 }
