@@ -3,6 +3,7 @@ import { redirect } from 'next/navigation';
 import { questionWords } from '@/core/search';
 import { countJobs, listJobs } from '@/database/jobs';
 import { jobsOnPage } from '@/features/today/job-pages';
+import { ReadAgain } from '@/features/today/read-again';
 import { Today } from '@/features/today/today';
 import { dueUnits } from '@/server/service-due';
 import { inFirm } from '@/server/in-firm';
@@ -29,17 +30,21 @@ export default async function Page({ searchParams }: PageProps<'/'>) {
   });
   if (!session || !found) redirect('/setup');
   const { counts } = found;
+  const now = new Date();
   return (
-    <Today
-      session={session}
-      open={{ rows: found.open, count: counts.open, page: open }}
-      closed={{ rows: found.closed, count: counts.closed, page: closed }}
-      due={found.due}
-      waitingCount={counts.waiting}
-      find={find}
-      now={new Date()}
-      theme={(await cookies()).get('ohmmeter-theme')?.value}
-    />
+    <>
+      <ReadAgain made={now} />
+      <Today
+        session={session}
+        open={{ rows: found.open, count: counts.open, page: open }}
+        closed={{ rows: found.closed, count: counts.closed, page: closed }}
+        due={found.due}
+        waitingCount={counts.waiting}
+        find={find}
+        now={now}
+        theme={(await cookies()).get('ohmmeter-theme')?.value}
+      />
+    </>
   );
 }
 

@@ -1,5 +1,13 @@
 import { expect, test, type Locator, type Page } from '@playwright/test';
-import { andEntered, currentCheck, openJob, openLimits, sentJob } from './technician';
+import {
+  andEntered,
+  baseUrl,
+  currentCheck,
+  isAwake,
+  openJob,
+  openLimits,
+  sentJob,
+} from './technician';
 
 // These go on without a server: the service worker has to be there.
 test.use({ serviceWorkers: 'allow' });
@@ -122,5 +130,29 @@ test(
     await expect(page.getByText('1 not in this report yet')).toBeVisible();
     await context.setOffline(false);
     await expect(page.getByText(/not in this report/)).toHaveCount(0);
+  },
+);
+
+test(
+  'the list of jobs is read again when it is gone back to',
+  { tag: '@desk' },
+  async ({ page, context }) => {
+    const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Listed first' });
+    const first = page.locator(`a[href="/jobs/${jobId}"]`);
+    await page.goto(baseUrl());
+    await isAwake(page);
+    await first.click();
+    await page.waitForURL('**/jobs/*');
+    await currentCheck(page);
+    const call = { kind: 'no-hot-water', customer: 'Listed later' };
+    const laterId = await openJob(await context.newPage(), call);
+    // Without the server the old list stays.
+    await context.setOffline(true);
+    await page.goBack();
+    await expect(first).toBeVisible();
+    await page.waitForTimeout(1000);
+    await expect(first).toBeVisible();
+    await context.setOffline(false);
+    await expect(page.locator(`a[href="/jobs/${laterId}"]`)).toBeVisible();
   },
 );
