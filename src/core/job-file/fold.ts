@@ -67,11 +67,20 @@ function foldAll(
 
 export function withIsolation(state: JobState, isolation: Isolation): JobState {
   const { power, provedDead, failedProof, proofEndedBy } = isolation;
+  const until = provedDeadUntil(isolation);
+  const isAsItWas =
+    state.power === power &&
+    state.provedDeadAt === provedDead?.at &&
+    state.provedDeadUntil === until &&
+    state.failedProof === failedProof &&
+    state.proofEndedBy === proofEndedBy;
+  // Of ten thousand entries most change nothing.
+  if (isAsItWas) return state;
   return {
     ...state,
     power,
     provedDeadAt: provedDead?.at,
-    provedDeadUntil: provedDeadUntil(isolation),
+    provedDeadUntil: until,
     failedProof,
     proofEndedBy,
   };
@@ -185,6 +194,7 @@ function stepped(state: JobState, entry: Entry): JobState {
 }
 
 function takenAfterAll(state: JobState, check: string): JobState {
+  if (!state.refused.has(check)) return state;
   const refused = new Map(state.refused);
   refused.delete(check);
   return { ...state, refused };

@@ -162,18 +162,25 @@ export function isolationAfter(
   const corrected = new Set(
     received.flatMap((each) => (each.kind === 'correction' ? [each.replaces] : [])),
   );
-  const fold = (entries: readonly Entry[]) => foldIsolation(entries, corrected, catalogue);
-  if (now === undefined) return moreDangerous(fold(inOrder(received)), fold(received));
+  const byReceipt = foldIsolation(received, corrected, catalogue);
   // What says no time stands where it was received, and there alone.
-  const timed = received.filter(({ at }) => !saysNoTime(at, now));
-  const byReceipt = fold(received);
-  const worse = moreDangerous(fold(inOrder(timed)), byReceipt);
+  const timed = now === undefined ? received : received.filter(({ at }) => !saysNoTime(at, now));
+  const ordered = inOrder(timed);
+  // Most logbooks were received in order.
+  const byClock = isSame(ordered, received)
+    ? byReceipt
+    : foldIsolation(ordered, corrected, catalogue);
+  const worse = moreDangerous(byClock, byReceipt);
+  if (now === undefined) return worse;
   if (byReceipt.provedDead && saysNoTime(byReceipt.provedDead.at, now)) {
     return { ...worse, provedDead: undefined, proofEndedBy: worse.proofEndedBy ?? 'wrong-clock' };
   }
   const last = worse.lastAt ?? worse.provedDead?.at;
   return last !== undefined && isStale(last, now) ? ended(worse, 'left') : worse;
 }
+
+const isSame = (one: readonly Entry[], other: readonly Entry[]): boolean =>
+  one.length === other.length && one.every((each, k) => each === other[k]);
 
 /** How the power stands after entries in this order; a proof that was corrected is none. */
 export const foldIsolation = (

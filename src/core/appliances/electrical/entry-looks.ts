@@ -23,6 +23,15 @@ export function observableOfEntry(
   entry: ReadingEntry | ObservationEntry,
   before: JobState,
 ): ElectricalObservable | undefined {
+  if (isPlain(family, entry)) return plainLook(family, entry, before).observable;
+  return lookOf(family, entry, before);
+}
+
+function lookOf(
+  family: ElectricalFamily,
+  entry: ReadingEntry | ObservationEntry,
+  before: JobState,
+): ElectricalObservable | undefined {
   const state = stateOfEntry(family, entry, before);
   const load = entry.state?.load;
   if (entry.check !== undefined) {
@@ -53,9 +62,62 @@ export function plannedKeyOf(
   entry: ReadingEntry | ObservationEntry,
   before: JobState,
 ): string | undefined {
+  if (isPlain(family, entry)) return plainLook(family, entry, before).plannedKey;
+  return plannedLookOf(family, entry, before);
+}
+
+function plannedLookOf(
+  family: ElectricalFamily,
+  entry: ReadingEntry | ObservationEntry,
+  before: JobState,
+): string | undefined {
   if (entry.check === undefined || !family.isCheckId(entry.check)) return undefined;
   const state = withoutHarmless(family, entry.check, standingOfEntry(family, entry, before));
   return observableUnderLoad(family, entry.check, state, entry.state?.load).key;
+}
+
+/** Says no more of how it was taken than its check does. */
+const isPlain = (family: ElectricalFamily, entry: ReadingEntry | ObservationEntry): boolean =>
+  family.isCheckId(entry.check) &&
+  entry.state === undefined &&
+  (entry.kind === 'reading' || entry.threshold === undefined);
+
+interface PlainLook {
+  readonly observable: ElectricalObservable | undefined;
+  readonly plannedKey: string | undefined;
+}
+
+/** What of the state before it a plain entry is taken in, but for the power, and what each of them looks at there. */
+interface PlainLooks extends Pick<JobState, 'controls' | 'lifted' | 'done'> {
+  readonly looks: Map<string, PlainLook>;
+}
+
+/** Of the state that was asked about last: a long logbook has thousands of entries that were taken in one. */
+const lastLooks = new WeakMap<ElectricalFamily, PlainLooks>();
+
+/** The same for all of one check that were taken in the same state and show the same of the power. */
+function plainLook(
+  family: ElectricalFamily,
+  entry: ReadingEntry | ObservationEntry,
+  before: JobState,
+): PlainLook {
+  const key = `${entry.check} ${before.power} ${powerShownBy(entry, family.catalogue)}`;
+  const { looks } = looksIn(family, before);
+  const known = looks.get(key) ?? {
+    observable: lookOf(family, entry, before),
+    plannedKey: plannedLookOf(family, entry, before),
+  };
+  looks.set(key, known);
+  return known;
+}
+
+function looksIn(family: ElectricalFamily, { controls, lifted, done }: JobState): PlainLooks {
+  const last = lastLooks.get(family);
+  const isThere = last?.controls === controls && last.lifted === lifted && last.done === done;
+  if (isThere) return last;
+  const fresh = { controls, lifted, done, looks: new Map<string, PlainLook>() };
+  lastLooks.set(family, fresh);
+  return fresh;
 }
 
 /** Wires that hung free beyond those that the check asks for make it no other check, where they do no harm. */
