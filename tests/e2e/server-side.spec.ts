@@ -126,6 +126,18 @@ test('a logbook that is too long for its page comes in parts, once, and is worke
   expect(asked.slice(0, 2)).toEqual(['0', '2000']);
   // The newest stands in the logbook, so that the parts were put together in their order.
   await expect(page.getByText(/13\.0/).first()).toBeVisible();
+  await test.step('its last lines are drawn, at their end, and more of them when they are asked for', async () => {
+    const logbook = page.getByRole('list', { name: 'Logbook, oldest first' });
+    await page.getByRole('button', { name: '2500 earlier' }).waitFor();
+    const fromEnd = () =>
+      logbook.evaluate((list) => list.scrollWidth - list.clientWidth - list.scrollLeft);
+    await expect.poll(fromEnd).toBeLessThan(2);
+    // The call, the way to the rest, the lines themselves.
+    await expect(logbook.getByRole('listitem')).toHaveCount(102);
+    await page.getByRole('button', { name: '2500 earlier' }).click();
+    await expect(logbook.getByRole('listitem')).toHaveCount(202);
+    await expect(page.getByRole('button', { name: '2400 earlier' })).toBeVisible();
+  });
   // The second time the device has it, and asks only for what came since.
   await expect.poll(async () => (await keptEntryCount(page, id)) ?? 0).toBe(count);
   asked.length = 0;

@@ -1,6 +1,6 @@
 'use client';
 
-import { memo, useEffect, useMemo, useRef, useState } from 'react';
+import { memo, startTransition, useEffect, useMemo, useRef, useState } from 'react';
 import { familyOfJob } from '@/core/appliances';
 import { judgedQuantity, type JudgedLogbook, JudgedResult } from '@/core/job-diagnosis';
 import { effectiveEntries, inOrder, quantityOf, type Entry, type JobFile } from '@/core/job-file';
@@ -31,6 +31,25 @@ interface Line {
 
 /** Of a long logbook the last are drawn; those before them when they are asked for. */
 const linesAtOnce = 100;
+/** More than are in sight at a desk. */
+const linesAtFirst = 16;
+/** What stands beside the logbook comes before those of its lines that are out of sight; where it does not come, they do. */
+const restAfterMilliseconds = { answered: 400, unanswered: 4000 };
+
+/** How many lines are drawn: at a desk those in sight until the bench has its answer, then as many as are drawn at once. */
+function useMost(isAnswered: boolean, direction: LogbookProps['direction']) {
+  // A phone's list is opened to be read.
+  const [most, setMost] = useState(direction === 'down' ? linesAtOnce : linesAtFirst);
+  const isFilled = most >= linesAtOnce;
+  useEffect(() => {
+    if (isFilled) return;
+    const fill = () => startTransition(() => setMost(linesAtOnce));
+    const after = restAfterMilliseconds[isAnswered ? 'answered' : 'unanswered'];
+    const timer = setTimeout(fill, after);
+    return () => clearTimeout(timer);
+  }, [isAnswered, isFilled]);
+  return { most, isFilled, more: () => setMost((before) => before + linesAtOnce) };
+}
 
 /** Every entry with its time, as it counts now; a corrected one keeps its old value, struck. */
 export const Logbook = memo(function Logbook({
@@ -42,12 +61,12 @@ export const Logbook = memo(function Logbook({
 }: LogbookProps) {
   const end = useRef<HTMLLIElement>(null);
   const lines = useMemo(() => linesOf(job.entries), [job.entries]);
-  const [most, setMost] = useState(linesAtOnce);
+  const { most, isFilled, more } = useMost(judged !== undefined, direction);
   const hidden = Math.max(0, lines.length - most);
   useEffect(() => {
     const list = end.current?.parentElement;
     if (direction === 'sideways' && list) list.scrollLeft = list.scrollWidth;
-  }, [lines.length, direction]);
+  }, [lines.length, direction, isFilled]);
   return (
     <ol
       className={
@@ -69,13 +88,9 @@ export const Logbook = memo(function Logbook({
           {job.complaint?.words && `“${job.complaint.words}”`}
         </p>
       </li>
-      {hidden > 0 && (
+      {hidden > 0 && isFilled && (
         <li className="shrink-0 px-2 py-1.5">
-          <button
-            type="button"
-            className="button"
-            onClick={() => setMost((before) => before + linesAtOnce)}
-          >
+          <button type="button" className="button" onClick={more}>
             {hidden} earlier
           </button>
         </li>
