@@ -126,7 +126,7 @@ export function useJobRecord(initial: JobFile): JobRecord {
       uncounted.current = read.filter((each) => !each.counts).map(({ id }) => id);
       if (!isFirst) return;
       isFirst = false;
-      setSince(kept.since);
+      setSince((before) => withSameIds(before, kept.since));
       const counted = read.filter((each) => each.counts).map((each) => each.entry);
       setCame((before) => withSameIds(before, [...kept.since, ...counted]));
       setReading('read');

@@ -45,12 +45,15 @@ export function fetchAhead(page: JobPage, family: string): void {
 /** A page of a job from what this device keeps. */
 export function KeptJobPage({
   job,
+  first,
   coming,
   page,
   organisation,
 }: {
   job: JobFile;
-  /** The bench's answer for it, where somebody works it out. */
+  /** The bench's answer for it, where it is there. */
+  first?: BenchAnswer;
+  /** The same where somebody works it out. */
   coming?: Promise<BenchAnswer | undefined>;
   page: JobPage;
   organisation: Organisation;
@@ -87,5 +90,5 @@ export function KeptJobPage({
       </JobFamily>
     );
   }
-  return <Bench initial={initial} coming={coming} system={system} />;
+  return <Bench initial={initial} first={first} coming={coming} system={system} />;
 }

@@ -51,6 +51,7 @@ export function LongJob({
     <Present technician={technician}>
       <KeptJobPage
         job={{ ...job, entries: read.entries }}
+        first={read.first}
         coming={read.coming}
         page={page}
         organisation={organisation}
@@ -71,7 +72,9 @@ function readAhead(jobId: string, size: LogbookSize) {
 
 interface ReadLogbook {
   readonly entries: Entry[];
-  readonly coming: Promise<BenchAnswer | undefined>;
+  /** The answer where it was there before the logbook: all is drawn at once then. */
+  readonly first?: BenchAnswer;
+  readonly coming?: Promise<BenchAnswer | undefined>;
 }
 
 function useLogbook(
@@ -88,10 +91,12 @@ function useLogbook(
     const answer = Promise.resolve(first).catch(() => undefined);
     const isAhead = tries === 0 && ahead?.jobId === jobId && ahead.count === count;
     (isAhead ? ahead.reading : readLogbook(jobId, { count, atOnce }))
-      .then((entries) => {
+      .then(async (entries) => {
         // What came meanwhile the server's answer does not know.
-        const coming = entries.length === count ? answer : Promise.resolve(undefined);
-        if (!isGone) setRead({ entries, coming });
+        const isOf = entries.length === count;
+        const there = isOf ? await Promise.race([answer, Promise.resolve()]) : undefined;
+        if (isGone) return;
+        setRead(there ? { entries, first: there } : { entries, coming: isOf ? answer : undefined });
       })
       .catch((error: unknown) => {
         if (!isGone) setFailure(error instanceof Error ? error.message : String(error));
