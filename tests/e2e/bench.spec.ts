@@ -35,6 +35,26 @@ test('what was typed survives a reload @phone', async ({ page }) => {
   await expect(page.getByLabel('typed reading')).not.toContainText('239');
 });
 
+test('an entry at the check that a page was opened at asks nothing more of the server @phone', async ({
+  page,
+  context,
+}) => {
+  const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Opened at' });
+  await page.goto(`${baseUrl()}/jobs/${jobId}?check=supply-volts`);
+  await currentCheck(page);
+  await doSteps(page);
+  await pressKeys(page, '239');
+  // Nothing of the application is on this device but the page that stands here.
+  await context.setOffline(true);
+  await andEntered(page, () => page.getByRole('button', { name: /^Enter/ }).click());
+  await expect(page).toHaveURL(`${baseUrl()}/jobs/${jobId}`);
+  await expect(page.locator('[data-check]')).not.toHaveAttribute('data-check', 'supply-volts');
+  await page.waitForTimeout(1500);
+  await expect(page.getByText('1 kept on this device')).toBeVisible();
+  await context.setOffline(false);
+  await expect.poll(async () => (await sentJob(page, jobId)).entries.length).toBeGreaterThan(0);
+});
+
 test('ohms wait until power is off and proved dead, and the reason is told', async ({ page }) => {
   const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Live' });
   await chooseCheck(page, 'Upper element, screw to screw');

@@ -1,6 +1,6 @@
 'use client';
 
-import { useRouter, useSearchParams } from 'next/navigation';
+import { useSearchParams } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import type { ApplianceFamily } from '@/core/appliances';
 import { parseReading, type ParsedReading, type UnitSystem } from '@/core/quantities';
@@ -29,7 +29,6 @@ export function useCheckEntry(
   coming: Promise<AnsweredJob | undefined> | undefined,
 ) {
   const asked = useSearchParams().get('check') ?? '';
-  const router = useRouter();
   const [chosen, setChosen] = useState(family.isCheckId(asked) ? asked : undefined);
   /** A proposed check whose steps have been begun stays, even if the next step would make another one cheaper. */
   const [begun, setBegun] = useState<string>();
@@ -101,7 +100,8 @@ export function useCheckEntry(
     setOpened(goesOn ? last.after : undefined);
     setWaiting(goesOn ? waiting.slice(0, -1) : []);
     setBegun(undefined);
-    if (asked) router.replace(`/jobs/${job.job.id}`, { scroll: false });
+    // The address alone: nothing of the page comes from the server anew, which may not be there.
+    if (asked) window.history.replaceState(null, '', `/jobs/${job.job.id}`);
   };
   /** Gives true where the power has to come off first. */
   const enter = (found: NewEntry): boolean => {
