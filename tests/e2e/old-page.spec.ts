@@ -3,9 +3,12 @@ import {
   andEntered,
   baseUrl,
   currentCheck,
+  doSteps,
   isAwake,
   openJob,
   openLimits,
+  pressKeys,
+  proveDead,
   sentJob,
 } from './technician';
 
@@ -52,6 +55,35 @@ test(
     await expect(page.locator('main[data-entries="2"]')).toBeVisible();
     await page.waitForTimeout(1500);
     expect(await onDevice(page, jobId)).toEqual({ own: 0, kept: 2 });
+  },
+);
+
+test(
+  'a proof that was ended since is not believed on one gone back to',
+  { tag: '@desk' },
+  async ({ page, context }) => {
+    const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Proof, back' });
+    await currentCheck(page);
+    await page.getByRole('button', { name: 'Make safe' }).click();
+    await proveDead(page);
+    await expect.poll(() => onDevice(page, jobId)).toMatchObject({ own: 0 });
+    // A page of the server, which was made while the proof held.
+    await page.goto(`${baseUrl()}/jobs/${jobId}?check=supply-volts`);
+    await currentCheck(page);
+    await expect(page.getByText(/^proved dead \d/)).toBeVisible();
+    await doSteps(page);
+    await pressKeys(page, '239');
+    await andEntered(page, () => page.getByRole('button', { name: /^Enter/ }).click());
+    await expect(page.getByText(/^proved dead \d/)).toHaveCount(0);
+    const { entries } = await sentJob(page, jobId);
+    await expect.poll(() => onDevice(page, jobId)).toEqual({ own: 0, kept: entries.length });
+    await page.getByRole('link', { name: 'Repair', exact: true }).first().click();
+    await page.waitForURL('**/repair');
+    await context.setOffline(true);
+    await page.goBack();
+    await currentCheck(page);
+    await expect(page.locator(`main[data-entries="${entries.length}"]`)).toBeVisible();
+    await expect(page.getByText(/^proved dead \d/)).toHaveCount(0);
   },
 );
 
