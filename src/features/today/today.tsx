@@ -3,20 +3,12 @@ import type { ReactNode } from 'react';
 import type { Session } from '@/server/session';
 import type { JobWithUnit } from '@/database/jobs';
 import { stages, type Stage, type Standing } from '@/database/standing';
-import {
-  capital,
-  clockTime,
-  complaintWords,
-  longDate,
-  percent,
-  plateWords,
-} from '@/features/record/words';
+import { clockTime, complaintWords, longDate, percent, plateWords } from '@/features/record/words';
 import { dateWords } from '@/features/record/date-words';
 import { wordsOf, type FamilyWords } from '@/features/record/family-words';
 import { familyOfJob } from '@/core/appliances';
 import { Unequal } from '@/ui/marks';
 import { WarningSign } from '@/ui/signs';
-import { minutesText } from '@/features/bench/step-words';
 import { PageBar } from '@/ui/page-bar';
 import { PatternDefinitions, SuspectStrip } from '@/ui/patterns';
 import { StageTrack } from '@/ui/stage-track';
@@ -27,6 +19,7 @@ import { FindJobs } from './find-jobs';
 import { HouseRules } from './house-rules';
 import { ImportButton } from './import-button';
 import { countWords, JobPages } from './job-pages';
+import { nextWords } from './next-words';
 import { TechnicianChoice } from './technician-choice';
 import { ThemeChoice } from './theme-choice';
 
@@ -379,18 +372,4 @@ function suspectWords(words: FamilyWords, { suspects }: Standing): string {
     .slice(0, 2)
     .map((each) => `${words.suspect(each.repair)} ${percent(each.probability)} %`)
     .join(', ');
-}
-
-function nextWords(
-  words: FamilyWords,
-  { stage, next, reason, decided, suspects, recheckBy }: Standing,
-  timeZone: string,
-): string {
-  if (recheckBy) return `Look again by ${dateWords('short', recheckBy, timeZone)}`;
-  if (stage === 'closed') return reason ?? 'Report ready';
-  if (stage === 'waiting') return reason ?? 'Waiting for a part';
-  if (stage === 'proof') return 'Prove the repair';
-  if (decided) return `Act on it: ${words.suspect(suspects[0]?.repair ?? '').toLowerCase()}`;
-  if (!next) return 'Nothing left that would tell more';
-  return `${capital(words.check(next.check))}, about ${minutesText(next.minutes)}`;
 }
