@@ -98,7 +98,6 @@ test(
     await expect.poll(async () => (await sentJob(page, jobId)).constraints?.order).toBe('usual');
     await page.evaluate(() => navigator.serviceWorker.ready);
     await expect.poll(() => page.evaluate(() => !!navigator.serviceWorker.controller)).toBe(true);
-    await page.evaluate(() => navigator.serviceWorker.ready);
     await page.keyboard.press('Escape');
     await page.getByRole('link', { name: 'Repair', exact: true }).first().click();
     await page.waitForURL('**/repair');

@@ -1,6 +1,6 @@
 import type { Entry, JobFile } from '@/core/job-file';
 import { longLogbook } from '@/core/job-file/long-logbook';
-import { deviceStore, type KeptJob } from './store';
+import { deviceStore, keptEntries, type KeptEntry, type KeptJob } from './store';
 
 /** Jobs beyond so many leave the device again, those first that were not looked at for longest. */
 const mostJobs = 60;
@@ -50,10 +50,24 @@ export async function keptJob(id: string): Promise<JobFile | undefined> {
  * A job's logbook as the server last told it to this device, where a page of fewer entries was made before: one that is gone
  * back to, or was on its way while an entry arrived. None where the page is as new.
  */
-export async function keptSince(id: string, pageCount: number): Promise<readonly Entry[]> {
+async function keptSince(id: string, pageCount: number): Promise<readonly Entry[]> {
   // A long one does not come with its page: whoever shows it has read it here already (read-logbook.ts).
   if (pageCount > longLogbook) return [];
   return entriesSince(await deviceStore().jobs.get(id), pageCount) ?? [];
+}
+
+/** What this device has of a job beside a page of it. */
+export interface KeptBeside {
+  /** What it wrote. */
+  readonly own: readonly KeptEntry[];
+  /** What the server had told it by then, where the page is older. */
+  readonly since: readonly Entry[];
+}
+
+export async function keptBeside(id: string, pageCount: number): Promise<KeptBeside> {
+  // In this order: what leaves the one meanwhile the other has.
+  const own = await keptEntries(id);
+  return { own, since: await keptSince(id, pageCount) };
 }
 
 /** The server gives a job's entries in one order, and none of them goes again: of two logbooks the longer is the newer. */

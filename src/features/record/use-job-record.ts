@@ -5,7 +5,7 @@ import { v7 as newId } from 'uuid';
 import { familyOfJob } from '@/core/appliances';
 import { judgeDeadProof, type Constraints, type Entry, type JobFile } from '@/core/job-file';
 import { mergeEntries, ownEntries, stampAfter } from './merge-entries';
-import { keepJob, keptSince } from '@/features/device/kept-jobs';
+import { keepJob, keptBeside, type KeptBeside } from '@/features/device/kept-jobs';
 import { sendSoon } from '@/features/device/outbox';
 import { sendAll, sendStraight } from '@/features/device/send';
 import {
@@ -62,19 +62,11 @@ export interface JobRecord {
 
 const none: readonly never[] = [];
 
-/** What this device has of a job beside a page of it: what it wrote, and what the server had told it by then. */
-const readKept = async (jobId: string, pageCount: number) => {
-  // In this order: what leaves the one meanwhile the other has.
-  const own = await keptEntries(jobId);
-  return { own, since: await keptSince(jobId, pageCount) };
-};
-type Kept = Awaited<ReturnType<typeof readKept>>;
-
 /** Asks the store while the page still comes to life; what is wrong with it who watches it hears. */
 const readAhead = (jobId: string, pageCount: number) =>
   typeof indexedDB === 'undefined'
     ? undefined
-    : { jobId, pageCount, kept: readKept(jobId, pageCount).catch(() => undefined) };
+    : { jobId, pageCount, kept: keptBeside(jobId, pageCount).catch(() => undefined) };
 
 /** The same twice within so long is one tap of a hand in a glove: nobody does the same thing to a unit again that soon. */
 const doubleTapMilliseconds = 700;
@@ -119,7 +111,7 @@ export function useJobRecord(initial: JobFile): JobRecord {
   useEffect(() => {
     let isFirst = true;
     let isGone = false;
-    const tell = (kept: Kept) => {
+    const tell = (kept: KeptBeside) => {
       const read = kept.own.map((each) => ({ ...each, counts: counts(each) }));
       // What has left the store the server has; until this page hears so from the server it still counts here.
       setOwn((before) => withSameIds(before, ownEntries(before, read)));
@@ -139,7 +131,7 @@ export function useJobRecord(initial: JobFile): JobRecord {
     const end = watchStore(
       // What came by others since the page was made is of interest once: from then on this page hears of it.
       async () =>
-        isFirst ? readKept(jobId, pageCount) : { own: await keptEntries(jobId), since: none },
+        isFirst ? keptBeside(jobId, pageCount) : { own: await keptEntries(jobId), since: none },
       tell,
       // Without a store of its own the device works on what the server has.
       (trouble) => setReading((before) => (before === 'read' ? 'closed' : trouble)),

@@ -3,9 +3,9 @@
 import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useState } from 'react';
-import { keptSince } from '@/features/device/kept-jobs';
+import { keptBeside } from '@/features/device/kept-jobs';
 import { KeptNote } from '@/features/device/kept-note';
-import { counts, keptEntries, watchStore } from '@/features/device/store';
+import { counts, watchStore } from '@/features/device/store';
 import { useReceived } from '@/features/record/use-received';
 import { PageBar } from '@/ui/page-bar';
 
@@ -99,8 +99,6 @@ function useMissing(jobId: string, known: readonly string[]): number | undefined
 
 /** What counts of this device's own, and what the server had told it after it made the page. */
 async function keptIds(jobId: string, pageCount: number): Promise<readonly string[]> {
-  // In this order: what leaves the one meanwhile the other has.
-  const own = await keptEntries(jobId);
-  const since = await keptSince(jobId, pageCount);
+  const { own, since } = await keptBeside(jobId, pageCount);
   return [...own.filter(counts), ...since].map(({ id }) => id);
 }
