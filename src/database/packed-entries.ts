@@ -13,3 +13,7 @@ export const packEntries = (entries: readonly Entry[]): PackedEntries => ({
     entries.map((body) => ({ id: body.id, at: new Date(body.at).toISOString(), body })),
   ),
 });
+
+/** The entries again, as the database gives them. */
+export const unpackEntries = ({ text }: PackedEntries): Entry[] =>
+  (JSON.parse(text) as { body: Entry }[]).map(({ body }) => body);

@@ -2,6 +2,7 @@ import 'server-only';
 import { setTimeout as pause } from 'node:timers/promises';
 import type { BenchAnswer } from '../core/job-diagnosis';
 import { stillHolds, type JobFile } from '../core/job-file';
+import type { PackedEntries } from '../database/packed-entries';
 import type { LongLogbook } from './answer-long';
 import { inThread } from './threads';
 
@@ -49,6 +50,16 @@ export const firstAnswerOfLong = (
       inThread('answers', (service) => service.firstAnswerOfLong(logbook, chosen, now)),
     ),
   );
+
+/**
+ * Begins the answer to a job whose logbook is on its way to the database, so that its page finds it on the way too.
+ * @param head the job as it is seen, without its entries.
+ */
+export function beginFirstAnswer(head: JobFile, entries: PackedEntries): void {
+  void knownAnswer({ head, entryCount: entries.count, chosen: undefined }, (now) =>
+    inThread('answers', (service) => service.firstAnswerOfPacked(head, entries, now)),
+  );
+}
 
 const inTime = (
   milliseconds: number,

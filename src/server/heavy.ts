@@ -7,6 +7,7 @@ import {
 } from '../core/job-diagnosis';
 import type { JobFile } from '../core/job-file';
 import { applicationDatabase } from '../database/client';
+import { unpackEntries, type PackedEntries } from '../database/packed-entries';
 import { answerLong, type LongLogbook } from './answer-long';
 import { checkLogbook, type CheckedLogbook } from './check-logbook';
 import { foldJob } from './fold-job';
@@ -36,6 +37,10 @@ export const heavy = {
     chosen: string | undefined,
     now: string,
   ): Promise<BenchAnswer | undefined> => answerLong(applicationDatabase(), logbook, chosen, now),
+
+  /** The same of a logbook that is on its way to the database. */
+  firstAnswerOfPacked: (head: JobFile, entries: PackedEntries, now: string): BenchAnswer =>
+    heavy.firstAnswer({ ...head, entries: unpackEntries(entries) }, undefined, now),
 
   /** What its report says. */
   reportAnswer(job: JobFile): ReportAnswer {

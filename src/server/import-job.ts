@@ -3,6 +3,7 @@ import { familyOfJob } from '../core/appliances/all';
 import type { FirmTransaction } from '../database/client';
 import type { SiteServices } from '../database/schema';
 import { appendPacked } from '../database/entries';
+import type { PackedEntries } from '../database/packed-entries';
 import { updateStanding } from '../database/jobs';
 import { readTechnician } from '../database/technicians';
 import { NotFound, Refused } from './errors';
@@ -15,8 +16,16 @@ export interface ImportedJob {
   readonly warnings: readonly JobFileProblem[];
 }
 
+/** A job that is being taken in: opened, its logbook on the way to the database. */
+export interface OpenedImport {
+  readonly id: string;
+  readonly entries: PackedEntries;
+  readonly writers: readonly string[];
+}
+
 /**
  * Takes a job file in as a new job of this firm, whole or not at all, and keeps every word of it.
+ * @param whenOpened told before the logbook is stored, which takes a while for a long one.
  * @throws Refused with the pointer of each problem.
  */
 export async function importJob(
@@ -24,6 +33,7 @@ export async function importJob(
   organisationId: string,
   technicianId: string,
   text: string,
+  whenOpened?: (opened: OpenedImport) => Promise<void>,
 ): Promise<ImportedJob> {
   const technician = await readTechnician(transaction, technicianId);
   if (!technician) throw new NotFound('This firm has no such technician.');
@@ -59,6 +69,7 @@ export async function importJob(
       installed: unit.installed,
     },
   });
+  await whenOpened?.({ id, entries: read.entries, writers: read.writers });
   await appendPacked(transaction, organisationId, id, read.entries);
   await updateStanding(transaction, id, read.standing);
   return { id, number, warnings: read.warnings };

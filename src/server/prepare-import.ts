@@ -19,6 +19,8 @@ export interface PreparedImport {
   readonly job: Omit<JobFile, 'entries'>;
   readonly envelope: Omit<JobFile, 'entries'>;
   readonly entries: PackedEntries;
+  /** Who wrote in its logbook. */
+  readonly writers: readonly string[];
   readonly standing: Standing;
   readonly warnings: readonly JobFileProblem[];
 }
@@ -60,6 +62,7 @@ export function prepareImport(text: string, permissions: Permissions): ReadImpor
     job: head,
     envelope: envelopeOf(head, idOf),
     entries: packEntries(entries),
+    writers: [...new Set(entries.flatMap(({ by }) => by ?? []))],
     standing: standingMeanwhile({ ...head, entries }),
     warnings,
   };

@@ -22,16 +22,19 @@ export async function readKnownJob(transaction: FirmTransaction, jobId: string):
 
 /**
  * The same of a job whose logbook is too long to be read for it: its file without entries, with everybody who wrote in it.
+ * @param writers who wrote in it, where they are known before it is stored.
  * @throws NotFound where this firm has no such job.
  */
 export async function readLongJobHead(
   transaction: FirmTransaction,
   jobId: string,
+  writers?: readonly string[],
 ): Promise<JobFile> {
   const stored = await readJob(transaction, jobId);
   if (!stored) throw new NotFound('This firm has no such job.');
   const technicians = await listTechnicians(transaction);
-  return jobFileOf(stored, [], technicians, await readWriters(transaction, jobId));
+  const wrote = writers ? new Set(writers) : await readWriters(transaction, jobId);
+  return jobFileOf(stored, [], technicians, wrote);
 }
 
 /** The same without what it stands at. */

@@ -1,4 +1,5 @@
 import { NotFound } from '@/server/errors';
+import { answerAhead } from '@/server/answer-ahead';
 import { importJob } from '@/server/import-job';
 import { readBody } from '@/server/read-body';
 import { readBenchPage } from '@/server/read-job-page';
@@ -10,7 +11,9 @@ export async function POST(request: Request): Promise<Response> {
     const text = await readBody(request, 20);
     const imported = await inFirmChanging(
       (transaction, { organisationId, technician }) =>
-        importJob(transaction, organisationId, technician.id, text),
+        importJob(transaction, organisationId, technician.id, text, (opened) =>
+          answerAhead(transaction, technician, opened),
+        ),
       ({ id }) => id,
       'brought-in',
     );
