@@ -5,6 +5,7 @@ import './globals.css';
 import { KeepGoing } from '@/features/device/keep-going';
 import { Awake } from '@/features/waking/awake';
 import { scriptUntilAwake } from '@/features/waking/before-awake';
+import { scriptForLogbook } from '@/features/waking/logbook-ahead';
 import { isPhone } from '@/server/is-phone';
 import { PreloadFonts } from '@/ui/preload-fonts';
 import { DrawnFor } from '@/ui/screen-width';
@@ -23,13 +24,16 @@ export default async function Layout({ children }: { children: React.ReactNode }
   const theme = (await cookies()).get('ohmmeter-theme')?.value;
   return (
     <html lang="en" data-theme={theme === 'dark' || theme === 'light' ? theme : undefined}>
-      <body>
+      {/* Ahead of the styles: a script after them waits for them, and so does all that stands after it. */}
+      <head>
         <script
           nonce={nonce}
           // A browser shows no nonce to scripts, so that what React finds there differs.
           suppressHydrationWarning
-          dangerouslySetInnerHTML={{ __html: scriptUntilAwake() }}
+          dangerouslySetInnerHTML={{ __html: scriptUntilAwake() + ';' + scriptForLogbook() }}
         />
+      </head>
+      <body>
         <DrawnFor isWide={!isPhone(asked)}>{children}</DrawnFor>
         <PreloadFonts />
         <Awake />

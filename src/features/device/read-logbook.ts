@@ -1,4 +1,5 @@
 import type { Entry } from '@/core/job-file';
+import { partAhead } from '@/features/waking/logbook-ahead';
 import { keptJob } from './kept-jobs';
 import { inTime } from './store';
 
@@ -19,15 +20,17 @@ export async function readLogbook(jobId: string, { count, atOnce }: LogbookSize)
   const entries = [...(kept?.entries ?? [])];
   const asked: Promise<readonly Entry[]>[] = [];
   for (let after = entries.length; after < count; after += atOnce) {
-    asked.push(readPart(jobId, after));
+    asked.push(readPart(jobId, count, after));
   }
   for (const part of await Promise.all(asked)) entries.push(...part);
   // What has come since the size was told whoever shows the job asks for (`record/use-received.ts`).
   return entries;
 }
 
-async function readPart(jobId: string, after: number): Promise<readonly Entry[]> {
-  const response = await fetch(`/api/jobs/${jobId}/entries?after=${after}`, { cache: 'no-store' });
+async function readPart(jobId: string, count: number, after: number): Promise<readonly Entry[]> {
+  const response =
+    (await partAhead(jobId, count, after)) ??
+    (await fetch(`/api/jobs/${jobId}/entries?after=${after}`, { cache: 'no-store' }));
   if (!response.ok) throw new Error(`The server answered ${response.status}.`);
   return ((await response.json()) as { entries: Entry[] }).entries;
 }

@@ -42,7 +42,13 @@ export function LongJob({
   }
   if (!read) {
     return (
-      <p className="p-6 text-lead" role="status">
+      <p
+        className="p-6 text-lead"
+        role="status"
+        data-long-logbook={job.job.id}
+        data-count={logbook.count}
+        data-at-once={logbook.atOnce}
+      >
         Reading a long logbook
       </p>
     );
