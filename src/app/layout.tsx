@@ -24,16 +24,13 @@ export default async function Layout({ children }: { children: React.ReactNode }
   const theme = (await cookies()).get('ohmmeter-theme')?.value;
   return (
     <html lang="en" data-theme={theme === 'dark' || theme === 'light' ? theme : undefined}>
-      {/* Ahead of the styles: a script after them waits for them, and so does all that stands after it. */}
-      <head>
+      <body>
         <script
           nonce={nonce}
           // A browser shows no nonce to scripts, so that what React finds there differs.
           suppressHydrationWarning
           dangerouslySetInnerHTML={{ __html: scriptUntilAwake() + ';' + scriptForLogbook() }}
         />
-      </head>
-      <body>
         <DrawnFor isWide={!isPhone(asked)}>{children}</DrawnFor>
         <PreloadFonts />
         <Awake />

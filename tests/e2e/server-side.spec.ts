@@ -5,6 +5,7 @@ import { andEntered, baseUrl, currentCheck, openJob } from './technician';
 import { asInstallation } from '../../src/database/client';
 import { listUnsettled } from '../../src/database/jobs';
 import { startServer } from './server';
+import '../../src/features/waking/logbook-ahead';
 import { emptyJob } from '../plates';
 
 /** What the server does is the same on every screen: runs once, at a desk. */
@@ -100,10 +101,7 @@ test.describe('a job file that is no job file', () => {
   });
 });
 
-test('a logbook that is too long for its page comes in parts, once, and is worked out', async ({
-  page,
-}) => {
-  const count = 2600;
+async function bringInLong(page: Page, count: number): Promise<string> {
   const entries = Array.from({ length: count }, (_, k) => ({
     id: newId(),
     at: new Date(Date.UTC(2026, 0, 1) + k * 1000).toISOString(),
@@ -114,16 +112,29 @@ test('a logbook that is too long for its page comes in parts, once, and is worke
   const headers = { origin: baseUrl() };
   const file = emptyJob({ entries: entries as Entry[] });
   const taken = await page.request.post(`${baseUrl()}/api/job-files`, { headers, data: file });
-  const { id } = (await taken.json()) as { id: string };
+  return ((await taken.json()) as { id: string }).id;
+}
+
+const isWorkedOut = (page: Page) => expect(page.locator('main[aria-busy=false]')).toBeVisible();
+
+/** How many parts of the logbook that were asked for ahead of the page's code are not taken yet; none where none were. */
+const leftAhead = (page: Page) => page.evaluate(() => window.ohmmeterLogbookAhead?.parts.size);
+
+test('a logbook that is too long for its page comes in parts, once, and is worked out', async ({
+  page,
+}) => {
+  const count = 2600;
+  const id = await bringInLong(page, count);
   const asked: string[] = [];
   page.on('request', (request) => {
     const [, after] = /entries\?after=(\d+)/.exec(request.url()) ?? [];
     if (after !== undefined) asked.push(after);
   });
-  const isWorkedOut = () => expect(page.locator('main[aria-busy=false]')).toBeVisible();
   await page.goto(`${baseUrl()}/jobs/${id}`);
-  await isWorkedOut();
+  await isWorkedOut(page);
   expect(asked.slice(0, 2)).toEqual(['0', '2000']);
+  expect(asked.filter((after) => Number(after) < count)).toHaveLength(2);
+  expect(await leftAhead(page)).toBe(0);
   // The newest stands in the logbook, so that the parts were put together in their order.
   await expect(page.getByText(/13\.0/).first()).toBeVisible();
   await test.step('its last lines are drawn, at their end, and more of them when they are asked for', async () => {
@@ -142,8 +153,9 @@ test('a logbook that is too long for its page comes in parts, once, and is worke
   await expect.poll(async () => (await keptEntryCount(page, id)) ?? 0).toBe(count);
   asked.length = 0;
   await page.reload();
-  await isWorkedOut();
+  await isWorkedOut(page);
   await expect.poll(() => [...new Set(asked)]).toEqual([String(count)]);
+  expect(await leftAhead(page)).toBeUndefined();
   await test.step('its report draws the ends of it at once, and all of it where it is printed', async () => {
     await page.goto(`${baseUrl()}/jobs/${id}/report`);
     const rows = page.getByRole('table').locator('tbody tr');
@@ -155,6 +167,20 @@ test('a logbook that is too long for its page comes in parts, once, and is worke
     await page.getByRole('button', { name: /^Show the 2,200 readings/ }).click();
     await expect(rows).toHaveCount(count);
   });
+});
+
+test('a part of a long logbook that did not come is asked for again', async ({ page }) => {
+  const id = await bringInLong(page, 600);
+  const asked: string[] = [];
+  await page.route(/entries\?after=0/, async (route) => {
+    asked.push(route.request().url());
+    if (asked.length === 1) await route.abort();
+    else await route.continue();
+  });
+  await page.goto(`${baseUrl()}/jobs/${id}`);
+  await isWorkedOut(page);
+  expect(asked).toHaveLength(2);
+  await expect.poll(() => keptEntryCount(page, id)).toBe(600);
 });
 
 const keptEntryCount = (page: Page, jobId: string) =>
