@@ -169,6 +169,29 @@ test('a logbook that is too long for its page comes in parts, once, and is worke
   });
 });
 
+test('a long logbook that is scrolled before all of it is drawn stays where it is', async ({
+  page,
+}) => {
+  const id = await bringInLong(page, 600);
+  // A hand that is quicker than any test: as soon as its first lines have been painted.
+  await page.addInitScript(() => {
+    const watch = new MutationObserver(() => {
+      const list = document.querySelector('ol[aria-label^="Logbook"]');
+      if (!list || list.childElementCount > 50) return;
+      watch.disconnect();
+      setTimeout(() => list.scrollBy(-200, 0), 50);
+    });
+    watch.observe(document, { subtree: true, childList: true });
+  });
+  await page.goto(`${baseUrl()}/jobs/${id}`);
+  const logbook = page.getByRole('list', { name: 'Logbook, oldest first' });
+  await expect(logbook.getByRole('listitem')).toHaveCount(102);
+  const fromEnd = await logbook.evaluate(
+    (list) => list.scrollWidth - list.clientWidth - list.scrollLeft,
+  );
+  expect(Math.abs(fromEnd - 200)).toBeLessThan(2);
+});
+
 test('a part of a long logbook that did not come is asked for again', async ({ page }) => {
   const id = await bringInLong(page, 600);
   const asked: string[] = [];

@@ -1,6 +1,14 @@
 'use client';
 
-import { memo, startTransition, useEffect, useMemo, useRef, useState } from 'react';
+import {
+  memo,
+  startTransition,
+  useEffect,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+} from 'react';
 import { familyOfJob } from '@/core/appliances';
 import { judgedQuantity, type JudgedLogbook, JudgedResult } from '@/core/job-diagnosis';
 import { effectiveEntries, inOrder, quantityOf, type Entry, type JobFile } from '@/core/job-file';
@@ -63,12 +71,23 @@ export const Logbook = memo(function Logbook({
   const lines = useMemo(() => linesOf(job.entries), [job.entries]);
   const { most, isFilled, more } = useMost(judged !== undefined, direction);
   const hidden = Math.max(0, lines.length - most);
+  /** How far the list is scrolled away from its end, where the newest is. */
+  const fromEnd = useRef(0);
   useEffect(() => {
     const list = end.current?.parentElement;
-    if (direction === 'sideways' && list) list.scrollLeft = list.scrollWidth;
-  }, [lines.length, direction, isFilled]);
+    if (direction === 'sideways') list?.scrollTo({ left: list.scrollWidth });
+  }, [lines.length, direction]);
+  // Lines that come before those that are seen leave these where they are.
+  useLayoutEffect(() => {
+    const list = end.current?.parentElement;
+    if (direction === 'sideways')
+      list?.scrollTo({ left: list.scrollWidth - list.clientWidth - fromEnd.current });
+  }, [direction, isFilled]);
   return (
     <ol
+      onScroll={({ currentTarget: list }) => {
+        fromEnd.current = list.scrollWidth - list.clientWidth - list.scrollLeft;
+      }}
       className={
         direction === 'sideways'
           ? 'flex h-full min-w-0 flex-1 overflow-x-auto'

@@ -1,5 +1,5 @@
 import type { Entry } from '@/core/job-file';
-import { partAhead } from '@/features/waking/logbook-ahead';
+import { partAhead, partPatienceMilliseconds } from '@/features/waking/logbook-ahead';
 import { keptJob } from './kept-jobs';
 import { inTime } from './store';
 
@@ -13,7 +13,7 @@ export interface LogbookSize {
  * Reads a long logbook part by part. What the device kept of it came in the server's order, so that only what came after it
  * is asked for.
  * @returns at least as many as the server had when it told the size.
- * @throws where the server does not give a part.
+ * @throws where the server does not give a part, in words.
  */
 export async function readLogbook(jobId: string, { count, atOnce }: LogbookSize): Promise<Entry[]> {
   const kept = await inTime(keptJob(jobId)).catch(() => undefined);
@@ -28,9 +28,24 @@ export async function readLogbook(jobId: string, { count, atOnce }: LogbookSize)
 }
 
 async function readPart(jobId: string, count: number, after: number): Promise<readonly Entry[]> {
-  const response =
-    (await partAhead(jobId, count, after)) ??
-    (await fetch(`/api/jobs/${jobId}/entries?after=${after}`, { cache: 'no-store' }));
-  if (!response.ok) throw new Error(`The server answered ${response.status}.`);
-  return ((await response.json()) as { entries: Entry[] }).entries;
+  try {
+    const response = (await partAhead(jobId, count, after)) ?? (await askForPart(jobId, after));
+    if (!response.ok) throw new Unread(`The server answered ${response.status}.`);
+    return ((await response.json()) as { entries: Entry[] }).entries;
+  } catch (error) {
+    if (error instanceof Unread) throw error;
+    const isSilent = error instanceof DOMException && error.name === 'TimeoutError';
+    throw new Unread(
+      isSilent ? 'The server has not answered for a minute.' : 'The server could not be reached.',
+    );
+  }
 }
+
+/** Why a part was not read, for whoever looks at the page. */
+class Unread extends Error {}
+
+const askForPart = (jobId: string, after: number): Promise<Response> =>
+  fetch(`/api/jobs/${jobId}/entries?after=${after}`, {
+    cache: 'no-store',
+    signal: AbortSignal.timeout(partPatienceMilliseconds),
+  });

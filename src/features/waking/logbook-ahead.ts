@@ -7,6 +7,9 @@ export interface LogbookAhead {
   readonly parts: Map<number, Promise<Response>>;
 }
 
+/** A part is a third of a megabyte, and the way to the server may be a bad one. */
+export const partPatienceMilliseconds = 60_000;
+
 declare global {
   interface Window {
     ohmmeterLogbookAhead?: LogbookAhead;
@@ -17,7 +20,7 @@ declare global {
  * Runs in the page ahead of its code: a long logbook that this device does not have is asked for as soon as its place is read.
  * It stands in the page as text, so it may use nothing outside itself but what it is given.
  */
-function askAhead(store: string, table: string): void {
+function askAhead(store: string, table: string, patience: number): void {
   const watch = new MutationObserver(() => look());
   const look = () => {
     const place = document.querySelector<HTMLElement>('[data-long-logbook]');
@@ -32,7 +35,10 @@ function askAhead(store: string, table: string): void {
     const ask = () => {
       const parts = new Map<number, Promise<Response>>();
       for (let after = 0; after < count; after += atOnce) {
-        const part = fetch(`/api/jobs/${jobId}/entries?after=${after}`, { cache: 'no-store' });
+        const part = fetch(`/api/jobs/${jobId}/entries?after=${after}`, {
+          cache: 'no-store',
+          signal: AbortSignal.timeout(patience),
+        });
         // Whoever takes it hears of what goes wrong.
         part.catch(() => undefined);
         parts.set(after, part);
@@ -64,7 +70,8 @@ function askAhead(store: string, table: string): void {
 }
 
 /** It as the page has it. */
-export const scriptForLogbook = (): string => `(${String(askAhead)})("ohmmeter","jobs")`;
+export const scriptForLogbook = (): string =>
+  `(${String(askAhead)})("ohmmeter","jobs",${partPatienceMilliseconds})`;
 
 /** The part after so many entries, if the page asked for it; each is given once. */
 export async function partAhead(

@@ -26,9 +26,7 @@ export function LongJob({
   organisation: Organisation;
   technician: PresentTechnician;
 }) {
-  const { family } = job.unit;
-  useState(() => isOnDevice && fetchAhead(page, family));
-  const { read, failure, again } = useLogbook(job.job.id, logbook, first);
+  const { read, failure, again } = useLogbook(job, page, logbook, first);
   if (failure) {
     return (
       <main className="mx-auto max-w-xl p-6">
@@ -69,7 +67,8 @@ export function LongJob({
 /** What takes time is begun while the page still comes to life; not where a server draws it. */
 const isOnDevice = typeof window !== 'undefined';
 
-function readAhead(jobId: string, size: LogbookSize) {
+function readAhead(jobId: string, size: LogbookSize, page: JobPage, family: string) {
+  fetchAhead(page, family);
   const reading = readLogbook(jobId, size);
   // What goes wrong whoever shows the job hears; a page that is left before asks for nothing.
   reading.catch(() => undefined);
@@ -84,14 +83,17 @@ interface ReadLogbook {
 }
 
 function useLogbook(
-  jobId: string,
+  { job: { id: jobId }, unit: { family } }: JobFile,
+  page: JobPage,
   { count, atOnce }: LogbookSize,
   first: Promise<BenchAnswer | undefined> | undefined,
 ) {
   const [read, setRead] = useState<ReadLogbook>();
   const [failure, setFailure] = useState<string>();
   const [tries, setTries] = useState(0);
-  const [ahead] = useState(() => (isOnDevice ? readAhead(jobId, { count, atOnce }) : undefined));
+  const [ahead] = useState(() =>
+    isOnDevice ? readAhead(jobId, { count, atOnce }, page, family) : undefined,
+  );
   useEffect(() => {
     let isGone = false;
     const answer = Promise.resolve(first).catch(() => undefined);
