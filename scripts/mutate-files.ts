@@ -15,7 +15,7 @@ import { listJobs } from '../src/database/jobs';
 import { listTechnicians } from '../src/database/technicians';
 import { seedDemoData } from '../src/server/demo/seed';
 import { NotFound, Refused } from '../src/server/errors';
-import { importJob } from '../src/server/import-job';
+import { importJob, readImport } from '../src/server/import-job';
 import { readJobFile } from '../src/server/read-job';
 import { makeTestDatabase } from '../tests/database/test-database';
 
@@ -168,7 +168,7 @@ try {
     for (const { job } of jobs) texts.push(JSON.stringify(await readJobFile(transaction, job.id)));
     return {
       texts,
-      technician: (await listTechnicians(transaction)).find((each) => each.liveWork)!.id,
+      technician: (await listTechnicians(transaction)).find((each) => each.liveWork)!,
     };
   }))!;
   const rowsNow = async () =>
@@ -191,8 +191,9 @@ try {
     if (!valid?.ok && random() > 0.2) continue;
     const from = performance.now();
     try {
+      const read = await readImport(text, demo.technician);
       await asInstallation(test.database, (transaction, organisationId) =>
-        importJob(transaction, organisationId, demo.technician, text),
+        importJob(transaction, organisationId, demo.technician.id, read),
       );
       counts.imported += 1;
     } catch (error) {

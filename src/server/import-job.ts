@@ -8,6 +8,7 @@ import { updateStanding } from '../database/jobs';
 import { readTechnician } from '../database/technicians';
 import { NotFound, Refused } from './errors';
 import { openCall } from './open-call';
+import type { Permissions, PreparedImport } from './prepare-import';
 import { inThread } from './threads';
 
 export interface ImportedJob {
@@ -24,25 +25,41 @@ export interface OpenedImport {
 }
 
 /**
- * Takes a job file in as a new job of this firm, whole or not at all, and keeps every word of it.
- * @param whenOpened told before the logbook is stored, which takes a while for a long one.
+ * Reads a job file that is to be taken in, in a thread. No transaction is to wait for this: it takes as long as the file is.
  * @throws Refused with the pointer of each problem.
+ */
+export async function readImport(
+  text: string,
+  { liveWork, gasWork }: Permissions,
+): Promise<PreparedImport> {
+  const read = await inThread('checks', (service) =>
+    service.prepareImport(text, { liveWork, gasWork }),
+  );
+  if (!read.ok) throw new Refused(read.problems);
+  return read;
+}
+
+/**
+ * Takes a job file that was read in as a new job of this firm, whole or not at all, and keeps every word of it.
+ * @param whenOpened told before the logbook is stored, which takes a while for a long one.
+ * @throws Refused where its technician may not do now what the file was read with.
  */
 export async function importJob(
   transaction: FirmTransaction,
   organisationId: string,
   technicianId: string,
-  text: string,
+  read: PreparedImport,
   whenOpened?: (opened: OpenedImport) => Promise<void>,
 ): Promise<ImportedJob> {
   const technician = await readTechnician(transaction, technicianId);
   if (!technician) throw new NotFound('This firm has no such technician.');
   const { liveWork, gasWork } = technician;
-  const read = await inThread('checks', (service) =>
-    service.prepareImport(text, { liveWork, gasWork }),
-  );
-  if (!read.ok) throw new Refused(read.problems);
-  const { job } = read;
+  const { job, permissions } = read;
+  if (permissions.liveWork !== liveWork || permissions.gasWork !== gasWork) {
+    throw new Refused([
+      { pointer: '', message: 'What you may do has changed meanwhile. Bring the file in again.' },
+    ]);
+  }
   const { site, unit } = job;
   const { id, number } = await openCall(transaction, organisationId, {
     technicianId,

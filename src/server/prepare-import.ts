@@ -22,6 +22,8 @@ export interface PreparedImport {
   /** Who wrote in its logbook. */
   readonly writers: readonly string[];
   readonly standing: Standing;
+  /** What whoever brings it was found to be allowed. */
+  readonly permissions: Permissions;
   readonly warnings: readonly JobFileProblem[];
 }
 
@@ -64,6 +66,7 @@ export function prepareImport(text: string, permissions: Permissions): ReadImpor
     entries: packEntries(entries),
     writers: [...new Set(entries.flatMap(({ by }) => by ?? []))],
     standing: standingMeanwhile({ ...head, entries }),
+    permissions,
     warnings,
   };
 }

@@ -2,7 +2,7 @@ import { v7 as newId } from 'uuid';
 import type { Entry, JobFile } from '../../src/core/job-file';
 import { asFirm, type Database, type FirmTransaction } from '../../src/database/client';
 import { insertTechnician, listTechnicians, type Technician } from '../../src/database/technicians';
-import { importJob } from '../../src/server/import-job';
+import { importJob, readImport } from '../../src/server/import-job';
 import { openCall } from '../../src/server/open-call';
 import { readJobFile } from '../../src/server/read-job';
 import { recordEntries } from '../../src/server/record-entries';
@@ -69,7 +69,10 @@ export async function makeFirm(database: Database): Promise<TestFirm> {
       ).id,
     record: (job, sent, sender) =>
       as((transaction) => recordEntries(transaction, id, job, sent, sender)),
-    import: (text, sender) => as((transaction) => importJob(transaction, id, sender.id, text)),
+    import: async (text, sender) => {
+      const read = await readImport(text, sender);
+      return as((transaction) => importJob(transaction, id, sender.id, read));
+    },
     entries: async (job) => (await read(job)).entries,
   };
 }

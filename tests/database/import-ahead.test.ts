@@ -5,7 +5,7 @@ import { answerAhead } from '../../src/server/answer-ahead';
 import { answerLong } from '../../src/server/answer-long';
 import { firstAnswerOfLong } from '../../src/server/first-answer';
 import { heavy } from '../../src/server/heavy';
-import { importJob } from '../../src/server/import-job';
+import { importJob, readImport } from '../../src/server/import-job';
 import { readLongJobHead } from '../../src/server/read-job';
 import { emptyJob, stamp } from '../plates';
 import { makeFirm, type TestFirm } from './firm';
@@ -29,8 +29,9 @@ it('begins the answer of a long job that is brought in, and its page asks for no
     by: k % 2 ? firm.dead.id : firm.live.id,
   });
   const entries = Array.from({ length: longLogbook + 1 }, (_, k) => reading(k));
+  const read = await readImport(JSON.stringify(emptyJob({ entries })), firm.live);
   const { id } = await firm.as((transaction) =>
-    importJob(transaction, firm.id, firm.live.id, JSON.stringify(emptyJob({ entries })), (opened) =>
+    importJob(transaction, firm.id, firm.live.id, read, (opened) =>
       answerAhead(transaction, firm.live, opened),
     ),
   );

@@ -5,7 +5,7 @@ import { asFirm, DatabaseUnavailable, connect } from '../../src/database/client'
 import { entries, jobs } from '../../src/database/schema';
 import { listJobs, readJob } from '../../src/database/jobs';
 import { listTechnicians } from '../../src/database/technicians';
-import { importJob } from '../../src/server/import-job';
+import { importJob, readImport } from '../../src/server/import-job';
 import { Conflict, NotFound, Refused } from '../../src/server/errors';
 import { openCall } from '../../src/server/open-call';
 import { readNewCall } from '../../src/server/read-new-call';
@@ -399,7 +399,7 @@ describe('a job file', () => {
     const text = JSON.stringify(out);
     const imported = await asFirm(test.database, firm, async (transaction) => {
       const [technician] = await listTechnicians(transaction);
-      return importJob(transaction, firm, technician!.id, text);
+      return importJob(transaction, firm, technician!.id, await readImport(text, technician!));
     });
     const back = await stored(firm, imported.id);
     const content = (each: Entry) => ({ ...each, id: undefined });
@@ -415,7 +415,7 @@ describe('a job file', () => {
     const text = JSON.stringify({ ...emptyJob({ unit }), complaint: undefined });
     const { id } = await asFirm(test.database, firm, async (transaction) => {
       const [technician] = await listTechnicians(transaction);
-      return importJob(transaction, firm, technician!.id, text);
+      return importJob(transaction, firm, technician!.id, await readImport(text, technician!));
     });
     const { plateOf, usualServices } = familyOf(unit.family)!;
     expect((await stored(firm, id)).site?.supply).toMatchObject(usualServices(unit).supply!);
@@ -433,7 +433,7 @@ describe('a job file', () => {
     const text = JSON.stringify(emptyJob({ site } as object));
     const importing = asFirm(test.database, firm, async (transaction) => {
       const [technician] = await listTechnicians(transaction);
-      return importJob(transaction, firm, technician!.id, text);
+      return importJob(transaction, firm, technician!.id, await readImport(text, technician!));
     });
     await expect(importing).rejects.toMatchObject({
       problems: [
@@ -448,7 +448,7 @@ describe('a job file', () => {
     await expect(
       asFirm(test.database, firm, async (transaction) => {
         const [technician] = await listTechnicians(transaction);
-        return importJob(transaction, firm, technician!.id, bad);
+        return importJob(transaction, firm, technician!.id, await readImport(bad, technician!));
       }),
     ).rejects.toThrow(Refused);
     const after = await asFirm(test.database, firm, (transaction) => listJobs(transaction));

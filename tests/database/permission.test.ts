@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Entry } from '../../src/core/job-file';
 import { Refused } from '../../src/server/errors';
+import { importJob, readImport } from '../../src/server/import-job';
 import { asSeenBy } from '../../src/core/job-file';
 import { setConstraints } from '../../src/server/set-constraints';
 import { emptyJob, provedDead, stamp } from '../plates';
@@ -84,6 +85,13 @@ describe('live work without the permission', () => {
       await expect(firm.import(text, firm.dead)).rejects.toThrow(/no permission/);
       await expect(firm.import(text, firm.live)).resolves.toMatchObject({ warnings: [] });
     }
+  });
+
+  it('does not come in with a file that was read while its technician still might', async () => {
+    const read = await readImport(JSON.stringify(emptyJob()), firm.live);
+    await expect(
+      firm.as((transaction) => importJob(transaction, firm.id, firm.dead.id, read)),
+    ).rejects.toThrow(/changed meanwhile/);
   });
 
   it('leaves everybody free to prove a unit dead, and to write down what is live', async () => {

@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { v7 as newId } from 'uuid';
-import type { Entry } from '../../src/core/job-file';
+import type { Entry, JobFile } from '../../src/core/job-file';
 import { andEntered, baseUrl, currentCheck, openJob } from './technician';
 import { asInstallation } from '../../src/database/client';
 import { listUnsettled } from '../../src/database/jobs';
@@ -101,7 +101,7 @@ test.describe('a job file that is no job file', () => {
   });
 });
 
-async function bringInLong(page: Page, count: number): Promise<string> {
+function longFile(count: number): JobFile {
   const entries = Array.from({ length: count }, (_, k) => ({
     id: newId(),
     at: new Date(Date.UTC(2026, 0, 1) + k * 1000).toISOString(),
@@ -109,8 +109,12 @@ async function bringInLong(page: Page, count: number): Promise<string> {
     check: 'upper-element-ohms',
     value: { ohm: 12 + k / count },
   }));
+  return emptyJob({ entries: entries as Entry[] });
+}
+
+async function bringInLong(page: Page, count: number): Promise<string> {
   const headers = { origin: baseUrl() };
-  const file = emptyJob({ entries: entries as Entry[] });
+  const file = longFile(count);
   const taken = await page.request.post(`${baseUrl()}/api/job-files`, { headers, data: file });
   return ((await taken.json()) as { id: string }).id;
 }
