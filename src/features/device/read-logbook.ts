@@ -34,11 +34,17 @@ async function readPart(jobId: string, count: number, after: number): Promise<re
     return ((await response.json()) as { entries: Entry[] }).entries;
   } catch (error) {
     if (error instanceof Unread) throw error;
-    const isSilent = error instanceof DOMException && error.name === 'TimeoutError';
-    throw new Unread(
-      isSilent ? 'The server has not answered for a minute.' : 'The server could not be reached.',
-    );
+    throw new Unread(wordsFor(error));
   }
+}
+
+function wordsFor(error: unknown): string {
+  if (error instanceof DOMException && error.name === 'TimeoutError') {
+    return 'The server has not answered for a minute.';
+  }
+  // The page of a network that wants to be signed in to, as a rule.
+  if (error instanceof SyntaxError) return 'Something else answered in the place of the server.';
+  return 'The server could not be reached.';
 }
 
 /** Why a part was not read, for whoever looks at the page. */
