@@ -1,6 +1,6 @@
 import { beforeEach, expect, it, vi } from 'vitest';
 import { bringIn } from './bring-in';
-import { Refused } from './errors';
+import { Refused, TooMany } from './errors';
 
 const { log, atOnce } = vi.hoisted(() => ({
   log: [] as string[],
@@ -37,15 +37,32 @@ beforeEach(() => {
   atOnce.most = 0;
 });
 
+const { signal: staying } = new AbortController();
+
 it('takes files that come at once in one after another, in the order in which they came', async () => {
-  const taken = await Promise.all(['a', 'b', 'c'].map(bringIn));
+  const taken = await Promise.all(['a', 'b', 'c'].map((each) => bringIn(each, staying)));
   expect(taken.map(({ id }) => id)).toEqual(['a', 'b', 'c']);
   expect(log).toEqual(['read a', 'store a', 'read b', 'store b', 'read c', 'store c']);
   expect(atOnce.most).toBe(1);
 });
 
 it('goes on after one that is refused, and refuses that one alone', async () => {
-  const [bad, good] = await Promise.allSettled([bringIn('bad'), bringIn('good')]);
+  const [bad, good] = await Promise.allSettled([bringIn('bad', staying), bringIn('good', staying)]);
   expect(bad).toMatchObject({ status: 'rejected', reason: { problems: [{ pointer: '/unit' }] } });
   expect(good).toMatchObject({ status: 'fulfilled', value: { id: 'good' } });
+});
+
+it('does not begin a file that nobody waits for any more', async () => {
+  const leaving = new AbortController();
+  const turns = [bringIn('a', staying), bringIn('b', leaving.signal), bringIn('c', staying)];
+  leaving.abort();
+  await Promise.allSettled(turns);
+  expect(log).toEqual(['read a', 'store a', 'read c', 'store c']);
+});
+
+it('refuses what comes while too many wait, and takes it once they are through', async () => {
+  const waiting = Array.from({ length: 30 }, (_, k) => bringIn(String(k), staying));
+  await expect(bringIn('late', staying)).rejects.toThrow(TooMany);
+  await Promise.all(waiting);
+  await expect(bringIn('late', staying)).resolves.toMatchObject({ id: 'late' });
 });

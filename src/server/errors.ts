@@ -22,6 +22,11 @@ export class TooLarge extends Error {
   }
 }
 
+/** So many ask for the same at this moment that nothing was begun of it. */
+export class TooMany extends Error {
+  override name = 'TooMany';
+}
+
 /** The same id has been stored with other content. */
 export class Conflict extends Error {
   override name = 'Conflict';

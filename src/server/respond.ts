@@ -2,7 +2,7 @@ import 'server-only';
 import { DatabaseUnavailable } from '../database/client';
 import { everywhere, knockOf, refusedAtTheDoor } from '../door';
 import { logFault } from './log';
-import { Conflict, NotFound, Refused, TooLarge } from './errors';
+import { Conflict, NotFound, Refused, TooLarge, TooMany } from './errors';
 
 /** What an interface of the server answers when it could not do what was asked. */
 export interface ProblemAnswer {
@@ -60,6 +60,7 @@ export function problemOf(error: unknown): [number, ProblemAnswer] {
     return [409, { problem: 'conflict', message: error.message, ids: error.ids }];
   }
   if (error instanceof TooLarge) return [413, { problem: 'refused', message: error.message }];
+  if (error instanceof TooMany) return [503, { problem: 'unavailable', message: error.message }];
   if (error instanceof NotFound) return [404, { problem: 'not-found', message: error.message }];
   if (isDiskFull(error)) {
     logFault('the disk is full', error);

@@ -1,5 +1,5 @@
 import type { Entry } from '@/core/job-file';
-import { partAhead, partPatienceMilliseconds } from '@/features/waking/logbook-ahead';
+import { dropAhead, partAhead, partPatienceMilliseconds } from '@/features/waking/logbook-ahead';
 import { keptJob } from './kept-jobs';
 import { inTime } from './store';
 
@@ -22,6 +22,7 @@ export async function readLogbook(jobId: string, { count, atOnce }: LogbookSize)
   for (let after = entries.length; after < count; after += atOnce) {
     asked.push(readPart(jobId, count, after));
   }
+  dropAhead(jobId);
   for (const part of await Promise.all(asked)) entries.push(...part);
   // What has come since the size was told whoever shows the job asks for (`record/use-received.ts`).
   return entries;

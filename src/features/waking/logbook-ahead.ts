@@ -33,6 +33,8 @@ function askAhead(store: string, table: string, patience: number): void {
     const jobId = place.dataset.longLogbook!;
     const [count, atOnce] = [Number(place.dataset.count), Number(place.dataset.atOnce)];
     const ask = () => {
+      // Its code was quicker.
+      if (window.ohmmeterLogbookAhead) return;
       const parts = new Map<number, Promise<Response>>();
       for (let after = 0; after < count; after += atOnce) {
         const part = fetch(`/api/jobs/${jobId}/entries?after=${after}`, {
@@ -79,7 +81,7 @@ export async function partAhead(
   count: number,
   after: number,
 ): Promise<Response | undefined> {
-  const ahead = typeof window === 'undefined' ? undefined : window.ohmmeterLogbookAhead;
+  const ahead = window.ohmmeterLogbookAhead;
   // A logbook that has grown since has a longer last part.
   if (ahead?.jobId !== jobId || ahead.count !== count) return undefined;
   const part = ahead.parts.get(after);
@@ -87,4 +89,19 @@ export async function partAhead(
   // What went wrong is asked for again.
   const response = await part?.catch(() => undefined);
   return response?.ok ? response : undefined;
+}
+
+/**
+ * Whoever reads the logbook has what it needs. What nobody takes is not read to its end, and not begun any more: a browser has a
+ * few connections to a server, and each would be held.
+ */
+export function dropAhead(jobId: string): void {
+  const none: LogbookAhead = { jobId, count: 0, parts: new Map() };
+  const ahead = (window.ohmmeterLogbookAhead ??= none);
+  // Of another job, which its page still reads.
+  if (ahead.jobId !== jobId) return;
+  for (const part of ahead.parts.values()) {
+    void part.then((response) => response.body?.cancel()).catch(() => undefined);
+  }
+  ahead.parts.clear();
 }

@@ -5,7 +5,7 @@ import { respond } from '@/server/respond';
 
 export async function POST(request: Request): Promise<Response> {
   return respond(async () => {
-    const imported = await bringIn(await readBody(request, 20));
+    const imported = await bringIn(await readBody(request, 20), request.signal);
     // Whoever brings a job in opens it next. Nobody waits for this.
     void readBenchPage(imported.id).catch(() => undefined);
     return imported;
