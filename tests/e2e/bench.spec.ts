@@ -26,6 +26,7 @@ test('what was typed survives a reload @phone', async ({ page }) => {
   // What was entered does not stand there when its check is taken again: the next check was shown when it was cleared.
   const volts = `${baseUrl()}/jobs/${jobId}?check=supply-volts`;
   await page.goto(volts);
+  await currentCheck(page);
   await doSteps(page);
   await pressKeys(page, '239');
   await andEntered(page, () => page.getByRole('button', { name: /^Enter/ }).click());
