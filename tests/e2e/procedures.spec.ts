@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page, type Route } from '@playwright/test';
 import { familyOf } from '../../src/core/appliances/all';
 import type { Entry } from '../../src/core/job-file';
 import { isSound } from './soundness';
@@ -260,6 +260,88 @@ test(
     const vents = stepsOf(entries).filter((each) => each.step === 'vent' && each.phase === 'done');
     expect(vents).toHaveLength(3);
     for (const each of vents) expect(each.duration!.second).toBeGreaterThanOrEqual(300);
+  },
+);
+
+test(
+  'a clock that comes due and a server that is slow move nothing under a finger',
+  { tag: '@phone' },
+  async ({ page }) => {
+    await page.clock.install();
+    const jobId = await openJob(page, {
+      kind: 'no-hot-water',
+      customer: 'Under a finger',
+      family: gasTitle,
+      plate: {
+        chosen: ['one thin lead, no light'],
+        typed: { 'Input, BTU/h': '39900', Gallons: '40' },
+      },
+    });
+    await begin(page, jobId, 'Light a pilot');
+    const answer = (name: string) => page.getByRole('button', { name, exact: true }).click();
+    await answer('No smell');
+    await answer('Dry');
+    await done(page);
+    await done(page);
+    await stepIs(page, 'Let gas clear.');
+    await sentJob(page, jobId);
+    await page.clock.runFor('05:01');
+    await answer('No smell');
+    await done(page);
+    await stepIs(page, /press it in/);
+    await sentJob(page, jobId);
+    const held: Route[] = [];
+    let isThere: 'slow' | 'gone' | 'back' = 'slow';
+    await page.route('**/api/jobs/*/entries', (route) =>
+      isThere === 'slow'
+        ? void held.push(route)
+        : isThere === 'gone'
+          ? route.abort()
+          : route.continue(),
+    );
+    const placeOf = async (name: string) =>
+      (await page.getByRole('button', { name, exact: true }).boundingBox())!;
+    const fingerOn = async (name: string) => {
+      await page.evaluate(() => window.scrollTo(0, document.documentElement.scrollHeight));
+      const place = await placeOf(name);
+      await page.mouse.move(place.x + place.width / 2, place.y + place.height / 2);
+      await page.mouse.down();
+      return place;
+    };
+    const passUntil = (words: string | RegExp) =>
+      expect(async () => {
+        await page.clock.runFor(500);
+        await expect(page.getByText(words)).toBeVisible({ timeout: 1 });
+      }).toPass();
+    const kept = page.getByText(/kept on this device/);
+
+    await done(page);
+    await stepIs(page, /Press the igniter/);
+    const lights = await fingerOn('Lights');
+    await passUntil(/\d kept on this device, being sent/);
+    await expect(page.getByText('Its least time has passed.')).toBeVisible();
+    expect(await placeOf('Lights')).toEqual(lights);
+    isThere = 'gone';
+    for (const each of held) await each.continue();
+    await expect(kept).toHaveCount(0);
+    expect(await placeOf('Lights')).toEqual(lights);
+    // The clock of the device jumps: that is said, where nothing has to make room for it.
+    await page.clock.fastForward(10_000);
+    await expect(page.getByText(/Nobody looked for 0:1/)).toBeVisible();
+    expect(await placeOf('Lights')).toEqual(lights);
+    await page.mouse.up();
+
+    // Nobody answers: a line of its own says so; it goes with the tap that comes after, never during one.
+    await stepIs(page, /Flame blue/);
+    await passUntil(/go by themselves/);
+    const wraps = await fingerOn('Wraps the upper third');
+    isThere = 'back';
+    await passUntil('All sent');
+    await page.clock.runFor(5000);
+    expect(await placeOf('Wraps the upper third')).toEqual(wraps);
+    await page.mouse.up();
+    await stepIs(page, /Keep the knob in/);
+    await expect(page.getByText('All sent')).toHaveCount(0);
   },
 );
 

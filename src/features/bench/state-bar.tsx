@@ -5,9 +5,10 @@ import type { JobFile, JobState, ProofEnd } from '@/core/job-file';
 import { familyOfJob, isWorkedDead } from '@/core/appliances';
 import { wordsOf } from '@/features/record/family-words';
 import { clockTime, plateWords, terminalName } from '@/features/record/words';
-import { KeptNote } from '@/features/device/kept-note';
+import { KeptOnItsWay, KeptRow } from '@/features/device/kept-note';
 import { RunningTimers } from '@/features/procedures/running-timers';
 import { Wordmark } from '@/ui/marks';
+import { useSettled } from '@/ui/settled';
 import { DisconnectedSign, ElectricitySign, WarningSign } from '@/ui/signs';
 
 export interface StateBarProps {
@@ -27,6 +28,7 @@ export function StateBar({ job, state, isHearing, trouble, openRun, onMakeSafe }
   const { site, unit, job: head } = job;
   const family = familyOfJob(job);
   const words = wordsOf(family);
+  const isAlone = useSettled(!isHearing);
   // A fact without words, such as that something was read, is nobody's to look at.
   const coversOff = Object.keys(state?.facts ?? {}).filter((each) =>
     Object.hasOwn(family.words.covers, each),
@@ -85,15 +87,16 @@ export function StateBar({ job, state, isHearing, trouble, openRun, onMakeSafe }
           <RunningTimers job={job} state={state} except={openRun} />
         </div>
         <div className="order-last flex basis-full border-t border-edge empty:hidden lg:order-none lg:basis-auto lg:border-t-0">
-          {!isHearing && <NotHearing />}
-          <KeptNote jobId={head.id} />
+          {isAlone && <NotHearing isHearing={isHearing} />}
+          <KeptRow jobId={head.id} />
         </div>
         <nav
           className="ml-auto flex items-center gap-2 border-l border-hair px-2 lg:px-3"
           aria-label="Job"
         >
-          <Link href="/" className="button px-2 lg:hidden">
+          <Link href="/" className="button relative min-w-14 px-2 lg:hidden">
             {head.number}
+            <KeptOnItsWay className="absolute inset-x-0 bottom-0.5" />
           </Link>
           <Link href={`/jobs/${head.id}/repair`} className="button hidden lg:inline-flex">
             Repair
@@ -133,14 +136,16 @@ export function StateBar({ job, state, isHearing, trouble, openRun, onMakeSafe }
   );
 }
 
-function NotHearing() {
+function NotHearing({ isHearing }: { isHearing: boolean }) {
   return (
     <div
       className="flex min-h-11 flex-1 flex-col justify-center px-3 text-small leading-tight lg:max-w-48 lg:border-l lg:border-hair"
       role="status"
     >
-      <span className="font-semibold">No connection</span>
-      <span className="line-clamp-2">what others do is not seen</span>
+      <span className="font-semibold">{isHearing ? 'Connected' : 'No connection'}</span>
+      <span className="line-clamp-2">
+        {isHearing ? 'what others do is seen' : 'what others do is not seen'}
+      </span>
     </div>
   );
 }

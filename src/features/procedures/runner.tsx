@@ -20,7 +20,7 @@ import { Missing } from './missing';
 import { Press } from './press';
 import type { RunnerProps } from './run-props';
 import { SkipDialog, StopDialog } from './leave-dialogs';
-import { StepClock } from './step-timer';
+import { ClockNotes, StepClock } from './step-timer';
 import { StepWork } from './step-work';
 import { useClock } from './use-clock';
 import { runActions } from './use-run';
@@ -130,14 +130,7 @@ export function Runner({ position, ...props }: RunnerProps & { readonly position
         ))}
       </ul>
       <Missing {...props} missing={missing} onProveDead={onProveDead} />
-      {timer && (
-        <StepClock
-          timer={timer}
-          clock={clock}
-          title={`${procedure.title}: ${step.text}`}
-          timeZone={record.job.job.timeZone}
-        />
-      )}
+      {timer && <StepClock timer={timer} clock={clock} timeZone={record.job.job.timeZone} />}
       {isOtherWay && (
         <>
           <p className="mt-3 font-medium">
@@ -167,16 +160,26 @@ export function Runner({ position, ...props }: RunnerProps & { readonly position
             repeats={repeats}
             onFinish={(...given) => void finish(...given)}
           />
-          {needsWords && (
-            <label className="mt-3 block font-medium">
-              {isTooEarly ? 'Sooner than its least: why is it enough?' : 'What is to be seen now?'}
-              <input
-                className="field mt-1"
-                value={early}
-                maxLength={300}
-                onChange={(event) => setEarly(event.target.value)}
+          {timer && (
+            <>
+              {/* Its place stays when the least has passed: the page must not move under a finger. */}
+              <label className={`mt-3 block font-medium ${needsWords ? '' : 'invisible'}`}>
+                {isLate && !isTooEarly
+                  ? 'What is to be seen now?'
+                  : 'Sooner than its least: why is it enough?'}
+                <input
+                  className="field mt-1"
+                  value={early}
+                  maxLength={300}
+                  onChange={(event) => setEarly(event.target.value)}
+                />
+              </label>
+              <ClockNotes
+                timer={timer}
+                isRunning={phase === 'running'}
+                title={`${procedure.title}: ${step.text}`}
               />
-            </label>
+            </>
           )}
         </>
       )}

@@ -20,16 +20,17 @@ import { useWakeLock } from './use-wake-lock';
 /** A wait that is shorter needs no calendar. */
 const leastForCalendar = 120;
 
-/** The clock of a step on its ruler: least and most as the band, what has passed as the needle. */
+/**
+ * The clock of a step on its ruler: least and most as the band, what has passed as the needle. As high at any time: what is
+ * below must not move under a finger that is on its way.
+ */
 export function StepClock({
   timer,
   clock,
-  title,
   timeZone,
 }: {
   timer: StepTimer;
   clock: Clock;
-  title: string;
   timeZone: string | undefined;
 }) {
   const phase = timerPhase(timer, clock.now);
@@ -38,10 +39,11 @@ export function StepClock({
   useWakeLock(phase === 'running' || phase === 'ready');
   const { leastSeconds: least, mostSeconds: most } = timer;
   const due = dueTimes(timer);
+  const hasJumped = clock.jump !== undefined && timer.startedAt !== undefined;
   return (
     <div className="my-3">
       <p
-        className="flex items-baseline gap-4"
+        className="flex min-h-16 items-baseline gap-4"
         role="timer"
         aria-label={`Clock: ${clockWords(seconds)}`}
       >
@@ -60,22 +62,43 @@ export function StepClock({
           </span>
         </span>
       </p>
-      <ReadingRuler
-        scale={timerScale(most)}
-        good={{ from: least, to: most }}
-        needle={timer.startedAt === undefined ? undefined : seconds}
-        size="phone"
-        label={`Between ${clockWords(least)} and ${clockWords(most)}; it stands at ${clockWords(seconds)}`}
-      />
-      {clock.jump && timer.startedAt !== undefined && (
-        <p role="alert" className="mt-1 border-l-4 border-rule pl-3 text-small font-medium">
-          {jumpWords(clock.jump)}
-        </p>
-      )}
-      {phase === 'running' && timer.isBackground && (
+      <div className="grid items-center *:[grid-area:1/1]">
+        <div className={hasJumped ? 'invisible' : ''}>
+          <ReadingRuler
+            scale={timerScale(most)}
+            good={{ from: least, to: most }}
+            needle={timer.startedAt === undefined ? undefined : seconds}
+            size="phone"
+            label={`Between ${clockWords(least)} and ${clockWords(most)}; it stands at ${clockWords(seconds)}`}
+          />
+        </div>
+        {hasJumped && (
+          <p role="alert" className="border-l-4 border-rule pl-3 text-small font-medium">
+            {jumpWords(clock.jump!)}
+          </p>
+        )}
+      </div>
+    </div>
+  );
+}
+
+/** What a long clock has to say while it runs, below the work; its place stays when it has run. */
+export function ClockNotes({
+  timer,
+  isRunning,
+  title,
+}: {
+  timer: StepTimer;
+  isRunning: boolean;
+  title: string;
+}) {
+  const due = dueTimes(timer);
+  return (
+    <div className={isRunning ? '' : 'invisible'}>
+      {timer.isBackground && (
         <p className="mt-1 text-small">Other work may go on meanwhile: put it down below.</p>
       )}
-      {due && phase === 'running' && least >= leastForCalendar && (
+      {due && timer.leastSeconds >= leastForCalendar && (
         <p className="mt-1 flex flex-wrap items-center gap-2 text-small text-ink-2">
           <span className="flex-1">
             A web page cannot ring while the phone is locked. The time is kept, and shown when you

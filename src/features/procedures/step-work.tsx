@@ -72,8 +72,10 @@ export function StepWork(props: StepWorkProps) {
   if (check !== undefined) {
     return (
       <>
-        {!isReady && (
-          <p className="mt-2 text-small text-ink-2">Before its least time it needs a reason.</p>
+        {step.seconds && (
+          <p className="mt-2 text-small text-ink-2">
+            {isReady ? 'Its least time has passed.' : 'Before its least time it needs a reason.'}
+          </p>
         )}
         <ObservationAnswers
           check={check}
