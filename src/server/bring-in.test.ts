@@ -37,7 +37,7 @@ beforeEach(() => {
   atOnce.most = 0;
 });
 
-const { signal: staying } = new AbortController();
+const staying = { leaving: new AbortController().signal };
 
 it('takes files that come at once in one after another, in the order in which they came', async () => {
   const taken = await Promise.all(['a', 'b', 'c'].map((each) => bringIn(each, staying)));
@@ -54,7 +54,11 @@ it('goes on after one that is refused, and refuses that one alone', async () => 
 
 it('does not begin a file that nobody waits for any more', async () => {
   const leaving = new AbortController();
-  const turns = [bringIn('a', staying), bringIn('b', leaving.signal), bringIn('c', staying)];
+  const turns = [
+    bringIn('a', staying),
+    bringIn('b', { leaving: leaving.signal }),
+    bringIn('c', staying),
+  ];
   leaving.abort();
   await Promise.allSettled(turns);
   expect(log).toEqual(['read a', 'store a', 'read c', 'store c']);

@@ -13,10 +13,14 @@ let here = 0;
 /**
  * Brings a job file in, by whoever is here. One after another: several long ones at once would have all connections and the
  * thread that checks entries to themselves, and nobody else would be answered.
+ * @param id of the job it becomes: the same file sent once more, because its answer was lost, is the same job.
  * @param leaving says when whoever asked has left: what has not begun then is not begun, for it would be brought in again.
  * @throws Refused with the pointer of each problem; NotFound before a firm is set up; TooMany.
  */
-export async function bringIn(text: string, leaving: AbortSignal): Promise<ImportedJob> {
+export async function bringIn(
+  text: string,
+  { leaving, id }: { readonly leaving: AbortSignal; readonly id?: string },
+): Promise<ImportedJob> {
   if (here >= mostAtOnce) {
     throw new TooMany(
       'Many files are being brought in at this moment, and this one was not. Bring it in again in a minute.',
@@ -26,7 +30,7 @@ export async function bringIn(text: string, leaving: AbortSignal): Promise<Impor
   const turn = last
     .then(() => {
       if (leaving.aborted) throw new Refused([{ pointer: '', message: 'Nobody waits for it.' }]);
-      return bringInNow(text);
+      return bringInNow(text, id);
     })
     .finally(() => {
       here -= 1;
@@ -35,16 +39,17 @@ export async function bringIn(text: string, leaving: AbortSignal): Promise<Impor
   return turn;
 }
 
-async function bringInNow(text: string): Promise<ImportedJob> {
+async function bringInNow(text: string, id: string | undefined): Promise<ImportedJob> {
   const session = await readSession();
   if (!session) throw new NotFound('No firm is set up yet.');
   const read = await readImport(text, session.technician);
   const imported = await inFirmChanging(
     (transaction, { organisationId, technician }) =>
-      importJob(transaction, organisationId, technician.id, read, (opened) =>
-        answerAhead(transaction, technician, opened),
-      ),
-    ({ id }) => id,
+      importJob(transaction, organisationId, technician.id, read, {
+        id,
+        whenOpened: (opened) => answerAhead(transaction, technician, opened),
+      }),
+    (job) => job.id,
     'brought-in',
   );
   if (!imported) throw new NotFound('No firm is set up yet.');

@@ -24,6 +24,11 @@ export interface OpenedImport {
   readonly writers: readonly string[];
 }
 
+export interface ImportOptions {
+  readonly id?: string;
+  readonly whenOpened?: (opened: OpenedImport) => Promise<void>;
+}
+
 /**
  * Reads a job file that is to be taken in, in a thread. No transaction is to wait for this: it takes as long as the file is.
  * @throws Refused with the pointer of each problem.
@@ -41,6 +46,7 @@ export async function readImport(
 
 /**
  * Takes a job file that was read in as a new job of this firm, whole or not at all, and keeps every word of it.
+ * @param id of the job it becomes; where there is one of this id already, that is it.
  * @param whenOpened told before the logbook is stored, which takes a while for a long one.
  * @throws Refused where its technician may not do now what the file was read with.
  */
@@ -49,7 +55,7 @@ export async function importJob(
   organisationId: string,
   technicianId: string,
   read: PreparedImport,
-  whenOpened?: (opened: OpenedImport) => Promise<void>,
+  { id: givenId, whenOpened }: ImportOptions = {},
 ): Promise<ImportedJob> {
   const technician = await readTechnician(transaction, technicianId);
   if (!technician) throw new NotFound('This firm has no such technician.');
@@ -61,7 +67,8 @@ export async function importJob(
     ]);
   }
   const { site, unit } = job;
-  const { id, number } = await openCall(transaction, organisationId, {
+  const { id, number, isEarlier } = await openCall(transaction, organisationId, {
+    id: givenId,
     technicianId,
     complaint: job.complaint ?? { kind: 'other', words: '', answers: {} },
     openedAt: job.job.openedAt === undefined ? undefined : new Date(job.job.openedAt),
@@ -86,6 +93,7 @@ export async function importJob(
       installed: unit.installed,
     },
   });
+  if (isEarlier) return { id, number, warnings: read.warnings };
   await whenOpened?.({ id, entries: read.entries, writers: read.writers });
   await appendPacked(transaction, organisationId, id, read.entries);
   await updateStanding(transaction, id, read.standing);

@@ -41,18 +41,18 @@ export interface NewCall {
 }
 
 /**
- * Opens a job.
+ * Opens a job; one that was opened before under the same id is given as it is.
  * @throws Refused with a pointer per field that is missing or wrong; NotFound for an unknown technician or unit.
  */
 export async function openCall(
   transaction: FirmTransaction,
   organisationId: string,
   call: NewCall,
-): Promise<{ id: string; number: number }> {
+): Promise<{ id: string; number: number; isEarlier: boolean }> {
   if (call.id !== undefined) await lockCall(transaction, call.id);
   const earlier = call.id === undefined ? undefined : await readJob(transaction, call.id);
   // The same call again, whose answer was lost on its way.
-  if (earlier) return { id: earlier.job.id, number: earlier.job.number };
+  if (earlier) return { id: earlier.job.id, number: earlier.job.number, isEarlier: true };
   const organisation = await readOrganisation(transaction);
   const technician = isUuid(call.technicianId)
     ? await readTechnician(transaction, call.technicianId)
@@ -101,7 +101,7 @@ export async function openCall(
     id,
     searchWords(String(number), ...words, complaint.words),
   );
-  return { id, number };
+  return { id, number, isEarlier: false };
 }
 
 interface UnitOfCall {

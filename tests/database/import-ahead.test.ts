@@ -31,9 +31,9 @@ it('begins the answer of a long job that is brought in, and its page asks for no
   const entries = Array.from({ length: longLogbook + 1 }, (_, k) => reading(k));
   const read = await readImport(JSON.stringify(emptyJob({ entries })), firm.live);
   const { id } = await firm.as((transaction) =>
-    importJob(transaction, firm.id, firm.live.id, read, (opened) =>
-      answerAhead(transaction, firm.live, opened),
-    ),
+    importJob(transaction, firm.id, firm.live.id, read, {
+      whenOpened: (opened) => answerAhead(transaction, firm.live, opened),
+    }),
   );
 
   const { head, organisation } = await firm.as(async (transaction) => ({

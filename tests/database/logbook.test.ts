@@ -407,6 +407,22 @@ describe('a job file', () => {
     expect(back.unit.plate).toEqual(out.unit.plate);
   });
 
+  it('sent once more because its answer was lost is the same job, with nothing twice', async () => {
+    const text = JSON.stringify(await stored());
+    const id = newId();
+    const bringIn = () =>
+      asFirm(test.database, firm, async (transaction) => {
+        const [technician] = await listTechnicians(transaction);
+        const read = await readImport(text, technician!);
+        return importJob(transaction, firm, technician!.id, read, { id });
+      });
+    const first = await bringIn();
+    const { entries } = await stored(firm, id);
+    expect(first.id).toBe(id);
+    expect(await bringIn()).toEqual(first);
+    expect((await stored(firm, id)).entries).toEqual(entries);
+  });
+
   it('without a word on its supply gets the supply that its family usually has', async () => {
     const unit = {
       family: 'electric-storage-one-element',

@@ -99,6 +99,32 @@ test.describe('a job file that is no job file', () => {
     await page.waitForURL(/\/jobs\//);
     await currentCheck(page);
   });
+
+  test('one whose answer was lost is brought in again as the same job', async ({ page }) => {
+    await page.goto(baseUrl());
+    let lost: { id: string } | undefined;
+    await page.route('**/api/job-files', async (route) => {
+      const answer = await route.fetch();
+      lost = (await answer.json()) as { id: string };
+      await route.abort();
+    });
+    const choose = () =>
+      page
+        .getByLabel('Job file to import')
+        .first()
+        .setInputFiles({
+          name: 'job.json',
+          mimeType: 'application/json',
+          buffer: Buffer.from(JSON.stringify(emptyJob({ site: { customer: 'From a lost file' } }))),
+        });
+    await choose();
+    await expect(page.getByRole('dialog')).toContainText('it will not be there twice');
+    await page.getByRole('button', { name: 'Close' }).click();
+    await page.unroute('**/api/job-files');
+    await choose();
+    await page.waitForURL(/\/jobs\//);
+    expect(page.url()).toContain(lost!.id);
+  });
 });
 
 function longFile(count: number): JobFile {

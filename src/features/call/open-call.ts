@@ -1,9 +1,9 @@
-import { v7 as newId } from 'uuid';
 import { isPlateError, type ApplianceFamily } from '@/core/appliances';
 import type { JobFile } from '@/core/job-file';
 import type { UnitSystem } from '@/core/quantities';
 import { notNumbered } from '@/features/device/kept-jobs';
 import { post } from '@/features/device/send';
+import { sameAgain } from '@/features/device/same-again';
 import { deviceStore, inTime, keepCall, longestWaitMilliseconds } from '@/features/device/store';
 import type { PresentTechnician } from '@/features/record/technician-context';
 import { callOf, saidOf, type CallDraft } from './call-draft';
@@ -13,9 +13,11 @@ export type OpenedCall =
   | { readonly kind: 'open'; readonly id: string }
   | { readonly kind: 'problem'; readonly message: string };
 
+const calls = sameAgain();
+
 /**
  * Opens a job: on the server where it answers, else on this device, which sends the call when there is signal again. The id
- * is made here, so that the same call sent twice is one job.
+ * is made here, so that the same call sent twice is one job, also where it is sent by hand once more.
  * @param timeZone the firm's.
  */
 export async function openCall(
@@ -24,18 +26,16 @@ export async function openCall(
   technician: PresentTechnician,
   { system, timeZone }: { readonly system: UnitSystem; readonly timeZone: string },
 ): Promise<OpenedCall> {
-  const id = draft.id ?? newId();
+  const said = callOf(family, draft, technician.id, draft.knownUnit !== undefined, system);
+  const id = draft.id ?? calls.idFor(JSON.stringify(said));
   const openedAt = new Date().toISOString();
-  const call = {
-    id,
-    openedAt,
-    ...callOf(family, draft, technician.id, draft.knownUnit !== undefined, system),
-  };
+  const call = { id, openedAt, ...said };
   const job = jobOfCall(family, draft, call, technician, { system, timeZone });
   const plateProblem = problemOfPlate(family, job);
   if (plateProblem) return { kind: 'problem', message: plateProblem };
   const body = JSON.stringify(call);
   const answer = await post('/api/jobs', body);
+  if (answer.kind !== 'waiting') calls.ended();
   if (answer.kind === 'all-sent') {
     await deviceStore()
       .calls.delete(id)
@@ -59,6 +59,7 @@ export async function openCall(
   });
   try {
     await inTime(keeping.kept, longestWaitMilliseconds);
+    calls.ended();
     return { kind: 'open', id };
   } catch {
     // A call that this device kept after all, behind the back of whoever opens another, would be a second job.

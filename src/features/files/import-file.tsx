@@ -1,6 +1,7 @@
 'use client';
 
 import { useRef, useState } from 'react';
+import { sameAgain } from '@/features/device/same-again';
 import { capital } from '@/features/record/words';
 import { Dialog } from '@/ui/dialog';
 
@@ -28,6 +29,8 @@ export function ImportFile<Answer extends object>({
 }) {
   const input = useRef<HTMLInputElement>(null);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const [isUnanswered, setUnanswered] = useState(false);
+  const [files] = useState(sameAgain);
 
   const take = async (file: File | undefined) => {
     if (!file) return;
@@ -42,18 +45,16 @@ export function ImportFile<Answer extends object>({
       return;
     }
     try {
-      const response = await fetch(url, { method: 'POST', body: await file.text() });
+      const body = await file.text();
+      const headers = { 'idempotency-key': files.idFor(body) };
+      const response = await fetch(url, { method: 'POST', headers, body });
       const answer = (await response.json()) as Answer & { message?: string; problems?: Problem[] };
+      if (response.status < 500) files.ended();
       if (response.ok) onTaken(answer);
       else
         setProblems(answer.problems ?? [{ pointer: '', message: answer.message ?? 'Not taken.' }]);
     } catch {
-      setProblems([
-        {
-          pointer: '',
-          message: 'No connection to the server. The file is unchanged: try again later.',
-        },
-      ]);
+      setUnanswered(true);
     }
     if (input.current) input.current.value = '';
   };
@@ -72,6 +73,16 @@ export function ImportFile<Answer extends object>({
       <button type="button" className={className} onClick={() => input.current?.click()}>
         {label}
       </button>
+      <Dialog
+        title="No answer from the server"
+        isOpen={isUnanswered}
+        onClose={() => setUnanswered(false)}
+      >
+        <p>
+          Whether the {what} was taken is not known. Import it again when there is a connection: it
+          will not be there twice.
+        </p>
+      </Dialog>
       <Dialog
         title="The file was not imported"
         isOpen={problems.length > 0}
