@@ -1,6 +1,6 @@
 #!/usr/bin/env bash
 # A private PostgreSQL cluster for this checkout, on loopback, with a generated password.
-#   scripts/postgres-cluster.sh start|stop|status|url|backup FILE|restore FILE
+#   scripts/postgres-cluster.sh start|stop|status|url|backup FILE|restore FILE|restored
 # Three roles: the administrator, which this script alone uses; the owner of the tables, no superuser, whose address it prints
 # and migrations use; the application, which migrations make and the server connects as.
 # Root drops to the postgres user, since initdb and postgres refuse root; anyone else runs it as themselves.
@@ -142,6 +142,8 @@ restore() {
   query "alter database $kept allow_connections true"
   echo "$kept"
 }
+# Devices that hear of it send what the backup lacks.
+restored() { query "insert into restores default values" "$database"; }
 stop() { if postmaster_runs; then as "$binaries/pg_ctl" -D "$data" -m fast -w -t 30 -s stop; fi; }
 
 case "${1:-}" in
@@ -151,5 +153,6 @@ case "${1:-}" in
   url) url ;;
   backup) backup "$2" ;;
   restore) restore "$2" ;;
-  *) echo "usage: $0 start|stop|status|url|backup FILE|restore FILE" >&2; exit 2 ;;
+  restored) restored ;;
+  *) echo "usage: $0 start|stop|status|url|backup FILE|restore FILE|restored" >&2; exit 2 ;;
 esac

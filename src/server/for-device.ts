@@ -1,4 +1,5 @@
 import type { FirmTransaction } from '../database/client';
+import { lastRestore } from '../database/restores';
 import { countJobs, listJobs, type JobCounts, type JobWithUnit } from '../database/jobs';
 import {
   listTechnicians,
@@ -13,6 +14,8 @@ export interface ForDevice {
   readonly organisation: Organisation;
   readonly technicians: readonly Technician[];
   readonly technicianId: string;
+  /** Which backup last took the place of what the server had. */
+  readonly restored?: string;
   readonly counts: JobCounts;
   readonly jobs: readonly JobWithUnit[];
   readonly knownUnits: readonly KnownUnitChoice[];
@@ -31,6 +34,7 @@ export async function forDevice(
     organisation,
     technicians: await listTechnicians(transaction),
     technicianId,
+    restored: await lastRestore(transaction),
     counts: await countJobs(transaction),
     jobs: await listJobs(transaction, { isOpen: true, most: mostJobs }),
     knownUnits: await knownUnitChoices(transaction, '', mostUnits),

@@ -55,6 +55,80 @@ test('a database stopped in the middle of a job loses nothing', async ({ page, b
   }
 });
 
+test('what came after a backup is sent again by the devices that have it', async ({ page }) => {
+  const server = await startServer({ demo: true });
+  const skip = () =>
+    andEntered(page, () => page.getByRole('button', { name: 'Skip', exact: true }).click());
+  const entriesOf = async (id: string) => {
+    const response = await page.request.get(`${server.url}/api/jobs/${id}/file`);
+    return response.ok() ? ((await response.json()) as JobFile).entries.map((each) => each.id) : [];
+  };
+  const sql = async (...statements: string[]) => {
+    const { default: pg } = await import('pg');
+    const client = new pg.Client({
+      connectionString: process.env.OHMMETER_OWNER_DATABASE_URL,
+    });
+    await client.connect();
+    for (const each of statements) await client.query(each);
+    await client.end();
+  };
+  const { name } = server.test;
+  try {
+    // By then the device knows which backup the server has: none.
+    const isPrepared = page.waitForResponse(/for-device.jobs/);
+    await page.goto(server.url);
+    await isPrepared;
+    await page
+      .getByRole('link', { name: /Otter Lane Laundry/ })
+      .first()
+      .click();
+    await currentCheck(page);
+    const old = page.url().split('/').at(-1)!;
+    await skip();
+    await expect.poll(() => entriesOf(old)).toHaveLength(1);
+    await server.restart(() => sql(`create database ${name}_saved template ${name}`));
+
+    await skip();
+    await expect.poll(async () => (await entriesOf(old)).length).toBe(2);
+    const before = await entriesOf(old);
+    // A job that the backup knows nothing of.
+    const { id: fresh } = (await (
+      await page.request.post(`${server.url}/api/job-files`, {
+        data: emptyJob({ site: { customer: 'Called after the backup' } }),
+        headers: { origin: server.url },
+      })
+    ).json()) as { id: string };
+    await page.goto(`${server.url}/jobs/${fresh}`);
+    await currentCheck(page);
+    await skip();
+    await expect.poll(async () => (await entriesOf(fresh)).length).toBe(1);
+    const ofFresh = await entriesOf(fresh);
+
+    await server.restart(() =>
+      sql(`drop database ${name}`, `alter database ${name}_saved rename to ${name}`),
+    );
+    const owner = new URL(server.test.ownerUrl);
+    expect(await entriesOf(old)).toEqual(before.slice(0, 1));
+    expect(await entriesOf(fresh)).toEqual([]);
+    const { default: pg } = await import('pg');
+    const client = new pg.Client({ connectionString: owner.toString() });
+    await client.connect();
+    await client.query('insert into restores default values');
+    await client.end();
+
+    // It asks for what the firm has once a minute at most.
+    await page.clock.install({ time: Date.now() + 2 * 60_000 });
+    await page.goto(server.url);
+    await expect.poll(() => entriesOf(old), { timeout: 20_000 }).toEqual(before);
+    await expect.poll(() => entriesOf(fresh), { timeout: 20_000 }).toEqual(ofFresh);
+    await expect(page.getByText(/kept on this device/)).toHaveCount(0);
+    await page.reload();
+    await expect(page.getByRole('link', { name: /Called after the backup/ })).toHaveCount(1);
+  } finally {
+    await server.stop();
+  }
+});
+
 test.describe('a job file that is no job file', () => {
   // Each names a customer whom no other test has: all of them work in one firm, side by side.
   const customer = 'Customer of a refused file';

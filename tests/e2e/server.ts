@@ -21,6 +21,8 @@ export interface TestServer {
   readonly test: TestDatabase;
   /** Where it writes its log. */
   readonly logs: string;
+  /** Stops it, lets something be done to its database, to which nobody is connected then, and starts it anew. */
+  restart(meanwhile: () => Promise<void>): Promise<void>;
   stop(): Promise<void>;
 }
 
@@ -43,20 +45,26 @@ export async function startServer({
   const port = await freePort();
   const logs = mkdtempSync(path.join(tmpdir(), 'ohmmeter-logs-'));
   const simulated = bench ? await simulatedBench() : undefined;
-  const child = spawn('node', ['dist/server.mjs', String(port)], {
-    cwd: root,
-    stdio: ['ignore', 'ignore', 'inherit'],
-    env: {
-      ...process.env,
-      ...simulated?.environment,
-      NODE_ENV: 'production',
-      // Each test opens jobs of its own, on plates of its own.
-      OHMMETER_WARM_JOBS: String(warmJobs),
-      OHMMETER_HOME: root,
-      OHMMETER_LOGS: logs,
-      OHMMETER_APPLICATION_DATABASE_URL: asApplication(test.ownerUrl),
-    },
-  });
+  const begin = () =>
+    spawn('node', ['dist/server.mjs', String(port)], {
+      cwd: root,
+      stdio: ['ignore', 'ignore', 'inherit'],
+      env: {
+        ...process.env,
+        ...simulated?.environment,
+        NODE_ENV: 'production',
+        // Each test opens jobs of its own, on plates of its own.
+        OHMMETER_WARM_JOBS: String(warmJobs),
+        OHMMETER_HOME: root,
+        OHMMETER_LOGS: logs,
+        OHMMETER_APPLICATION_DATABASE_URL: asApplication(test.ownerUrl),
+      },
+    });
+  let child = begin();
+  const end = async () => {
+    child.kill();
+    if (child.exitCode === null) await once(child, 'exit');
+  };
   const url = `http://127.0.0.1:${port}`;
   await answers(`${url}/api/health`);
   return {
@@ -64,10 +72,16 @@ export async function startServer({
     test,
     logs,
     hands: simulated?.hands,
+    async restart(meanwhile) {
+      await end();
+      await test.leave();
+      await meanwhile();
+      child = begin();
+      await answers(`${url}/api/health`);
+    },
     async stop() {
-      child.kill();
       simulated?.close();
-      if (child.exitCode === null) await once(child, 'exit');
+      await end();
       await test.drop();
       rmSync(logs, { recursive: true, force: true });
     },

@@ -80,8 +80,13 @@ describe('a backup', () => {
     const again = run('start');
     await migrateDatabase(again, password, path.resolve('src/database/migrations'));
     expect(await firmsOf(again)).toEqual(['Firm that was saved']);
+    // Devices hear of it, each time anew.
+    run('restored');
+    run('restored');
     const owner = new pg.Client({ connectionString: again });
     await owner.connect();
+    const { rowCount } = await owner.query('select from restores');
+    expect(rowCount).toBe(2);
     const { rows } = await owner.query(
       `select rolname, rolsuper, rolbypassrls from pg_roles where rolname in ('ohmmeter_app', 'ohmmeter_schema') order by 1`,
     );

@@ -2,6 +2,7 @@ import { isFound, questionWords, searchWords } from '@/core/search';
 import type { ForDevice } from '@/server/for-device';
 import type { JobsForDevice } from '@/server/jobs-for-device';
 import type { KnownUnitChoice } from '@/server/known-units';
+import { keepWhatWasLost, wasRestored } from './after-restore';
 import { keepCodePacks } from './kept-codes';
 import { keepJob, keptCount } from './kept-jobs';
 import { readLogbook } from './read-logbook';
@@ -53,6 +54,8 @@ export async function prepareForNoSignal(): Promise<void> {
     const response = await fetch('/api/for-device');
     if (!response.ok) return;
     const content = (await response.json()) as ForDevice;
+    // Before the firm is kept: not done to its end, it is done once more.
+    if (kept && wasRestored(kept.content, content)) await keepWhatWasLost(content);
     await deviceStore().pages.put({ name: pageName, keptAt: Date.now(), content });
     await keepCodePacks();
     await fetchJobs(content);

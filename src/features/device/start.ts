@@ -4,6 +4,8 @@ import { runOutbox } from './outbox';
 const lookForNewerMilliseconds = 30 * 60_000;
 /** The page comes first; what is kept for later is fetched once it has had its time. */
 const prepareDelayMilliseconds = 1500;
+/** A page may stay open all day. */
+const prepareEveryMilliseconds = 10 * 60_000;
 
 /**
  * Starts what every page does beside its own work.
@@ -12,11 +14,16 @@ const prepareDelayMilliseconds = 1500;
  */
 export function startKeeping(onNewer: () => void): () => void {
   const endOutbox = runOutbox();
-  const timer = setTimeout(() => void prepareForNoSignal(), prepareDelayMilliseconds);
+  const prepare = () => void prepareForNoSignal();
+  const timer = setTimeout(prepare, prepareDelayMilliseconds);
+  const again = setInterval(() => {
+    if (document.visibilityState === 'visible') prepare();
+  }, prepareEveryMilliseconds);
   const endWorker = runServiceWorker(onNewer);
   return () => {
     endOutbox();
     clearTimeout(timer);
+    clearInterval(again);
     endWorker();
   };
 }

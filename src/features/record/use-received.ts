@@ -2,6 +2,7 @@
 
 import { useEffect, useRef, useState } from 'react';
 import type { Entry } from '@/core/job-file';
+import { restoredEvent } from '@/features/device/restored-event';
 import { oneRoundAtATime } from '@/features/device/one-round';
 import { serverPatienceMilliseconds } from '@/features/device/server-patience';
 
@@ -84,13 +85,19 @@ export function useReceived(jobId: string, knownCount: number): Received {
         void ask();
       }
     };
+    const askAnew = () => {
+      count.current = 0;
+      void ask();
+    };
     open();
+    window.addEventListener(restoredEvent, askAnew);
     document.addEventListener('visibilitychange', turn);
     window.addEventListener('focus', turn);
     window.addEventListener('online', turn);
     return () => {
       clearTimeout(later);
       close();
+      window.removeEventListener(restoredEvent, askAnew);
       document.removeEventListener('visibilitychange', turn);
       window.removeEventListener('focus', turn);
       window.removeEventListener('online', turn);
