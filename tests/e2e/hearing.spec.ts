@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { currentCheck, openJob } from './technician';
+import { andEntered, baseUrl, currentCheck, openJob, sentJob } from './technician';
 
 test('a connection that is lost without a word is told of, and taken up again @desk', async ({
   page,
@@ -17,4 +17,34 @@ test('a connection that is lost without a word is told of, and taken up again @d
   await page.unroute(out);
   await page.clock.runFor(41_000);
   await expect(deaf).toHaveCount(0);
+});
+
+test('who is chosen in one tab works in all of them, and is told there @desk', async ({
+  page,
+  context,
+}) => {
+  const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'For two' });
+  await currentCheck(page);
+  const skip = () =>
+    andEntered(page, () => page.getByRole('button', { name: 'Skip', exact: true }).click());
+  await skip();
+  const today = await context.newPage();
+  await today.goto(baseUrl());
+  const who = today.getByRole('combobox', { name: 'Technician' });
+  const present = await who.inputValue();
+  const other = who.locator(`option:not([value="${present}"])`).first();
+  const [id, name] = [(await other.getAttribute('value'))!, (await other.textContent())!];
+  // A choice that does not arrive changes nothing, and is told.
+  await today.route('**/api/technician', (route) => route.abort());
+  await who.selectOption(id);
+  await expect(today.getByText('Not changed: the server did not answer.')).toBeVisible();
+  await expect(who).toHaveValue(present);
+  await today.unroute('**/api/technician');
+  await who.selectOption(id);
+  await expect(who).toHaveValue(id);
+  await expect(page.getByText(`${name} works on this device now`)).toBeVisible();
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
+  await skip();
+  const { entries } = await sentJob(page, jobId);
+  expect(entries.map(({ by }) => by)).toEqual([present, id]);
 });

@@ -1,16 +1,31 @@
 'use client';
 
-import { useEffect, useState } from 'react';
+import { useRouter } from 'next/navigation';
+import { startTransition, useEffect, useState, type ReactNode } from 'react';
+import { hearTechnician } from '@/features/record/technician-chosen';
 
 /** The page comes first: whether all of it answers is looked for so often. */
 const lookMilliseconds = 200;
 
 /**
  * On every page: sends what waits, keeps on this device what its pages need without the server, and says when there is a
- * newer version. Its code comes once the page answers.
+ * newer version, or when somebody else works here. Its code comes once the page answers.
  */
 export function KeepGoing() {
   const [isNewer, setNewer] = useState(false);
+  const [worksHere, setWorksHere] = useState<string>();
+  const router = useRouter();
+  useEffect(
+    () =>
+      hearTechnician((name) =>
+        // Told once it is so.
+        startTransition(() => {
+          router.refresh();
+          setWorksHere(name);
+        }),
+      ),
+    [router],
+  );
   useEffect(() => {
     let end: (() => void) | undefined;
     let isGone = false;
@@ -33,19 +48,35 @@ export function KeepGoing() {
       end?.();
     };
   }, []);
-  if (!isNewer) return null;
+  if (isNewer) {
+    return (
+      <Told>
+        A newer version of Ohmmeter is here. What you typed stays.
+        <button type="button" className="button" onClick={() => window.location.reload()}>
+          Use it now
+        </button>
+        <button type="button" className="link min-h-11" onClick={() => setNewer(false)}>
+          Later
+        </button>
+      </Told>
+    );
+  }
+  if (worksHere === undefined) return null;
   return (
-    <p
-      role="status"
-      className="no-print fixed right-3 bottom-3 z-30 flex items-center gap-3 border-2 border-rule bg-sheet px-3 py-2 text-small"
-    >
-      A newer version of Ohmmeter is here. What you typed stays.
-      <button type="button" className="button" onClick={() => window.location.reload()}>
-        Use it now
+    <Told>
+      {worksHere} works on this device now, as chosen in another tab.
+      <button type="button" className="button" onClick={() => setWorksHere(undefined)}>
+        Close
       </button>
-      <button type="button" className="link min-h-11" onClick={() => setNewer(false)}>
-        Later
-      </button>
-    </p>
+    </Told>
   );
 }
+
+const Told = ({ children }: { children: ReactNode }) => (
+  <p
+    role="status"
+    className="no-print fixed right-3 bottom-3 z-30 flex items-center gap-3 border-2 border-rule bg-sheet px-3 py-2 text-small"
+  >
+    {children}
+  </p>
+);

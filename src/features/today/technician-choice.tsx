@@ -1,6 +1,8 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { tellTechnician } from '@/features/record/technician-chosen';
 
 /** Who works on this device. */
 export function TechnicianChoice({
@@ -14,24 +16,37 @@ export function TechnicianChoice({
   isFixed: boolean;
 }) {
   const router = useRouter();
+  const [isLost, setLost] = useState(false);
+  const choose = async (id: string) => {
+    setLost(false);
+    const response = await fetch('/api/technician', {
+      method: 'POST',
+      body: JSON.stringify({ id }),
+    }).catch(() => undefined);
+    if (!response?.ok) return setLost(true);
+    router.refresh();
+    tellTechnician(technicians.find((each) => each.id === id)?.name ?? '');
+  };
   return (
-    <select
-      className="field w-auto"
-      aria-label="Technician"
-      value={chosen}
-      disabled={isFixed}
-      onChange={(event) => {
-        void fetch('/api/technician', {
-          method: 'POST',
-          body: JSON.stringify({ id: event.target.value }),
-        }).then(() => router.refresh());
-      }}
-    >
-      {technicians.map(({ id, name }) => (
-        <option key={id} value={id}>
-          {name}
-        </option>
-      ))}
-    </select>
+    <>
+      <select
+        className="field w-auto"
+        aria-label="Technician"
+        value={chosen}
+        disabled={isFixed}
+        onChange={(event) => void choose(event.target.value)}
+      >
+        {technicians.map(({ id, name }) => (
+          <option key={id} value={id}>
+            {name}
+          </option>
+        ))}
+      </select>
+      {isLost && (
+        <span role="alert" className="text-small font-medium">
+          Not changed: the server did not answer.
+        </span>
+      )}
+    </>
   );
 }
