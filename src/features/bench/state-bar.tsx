@@ -94,7 +94,7 @@ export function StateBar({ job, state, isHearing, trouble, openRun, onMakeSafe }
           className="ml-auto flex items-center gap-2 border-l border-hair px-2 lg:px-3"
           aria-label="Job"
         >
-          <Link href="/" className="button relative min-w-14 px-2 lg:hidden">
+          <Link href="/" className="button relative px-2 lg:hidden">
             {head.number}
             <KeptOnItsWay className="absolute inset-x-0 bottom-0.5" />
           </Link>

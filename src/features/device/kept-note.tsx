@@ -41,6 +41,9 @@ export const KeptNote = ({ jobId }: { jobId?: string }) => (
   </>
 );
 
+/** What a job's button has room for. */
+const most = 999;
+
 /**
  * How many entries the server is taking, on a phone: a slow server has it come and go with every entry, so that it stands in
  * the bar where it moves nothing.
@@ -50,8 +53,9 @@ export function KeptOnItsWay({ className = '' }: { className?: string }) {
   const isWide = useIsWide();
   if (!told?.isOnItsWay || isWide) return null;
   return (
-    <span role="status" className={`text-[12px] leading-none ${className}`}>
-      {told.waiting} kept<span className="sr-only"> on this device, being sent</span>
+    <span role="status" className={`text-[12px] leading-none whitespace-nowrap ${className}`}>
+      {told.waiting > most ? `${most}+` : told.waiting} kept
+      <span className="sr-only"> on this device, being sent</span>
     </span>
   );
 }
