@@ -89,6 +89,11 @@ self.addEventListener('fetch', (event) => {
   }
 });
 
+/** A page has reached the server by itself: the next one is waited for as usual. */
+self.addEventListener('message', ({ data }) => {
+  if (data === 'server-answers') awayUntil = 0;
+});
+
 /** A file of a build never changes under its name. */
 async function fileOf(request: Request): Promise<Response> {
   const kept = await caches.match(request.url, { ignoreVary: true, ignoreSearch: true });

@@ -9,6 +9,7 @@ import { keptJob } from '@/features/device/kept-jobs';
 import { watchStore, type StoreTrouble } from '@/features/device/store';
 import { Present } from '@/features/record/technician-context';
 import { placeOf, type Place } from './place';
+import { useServerAgain } from './server-again';
 
 /** Each with the code of its screen alone. */
 const KeptToday = dynamic(() => import('./kept-today').then((each) => each.KeptToday));
@@ -109,12 +110,13 @@ function SilentDevice() {
 }
 
 function NotOnDevice() {
+  useServerAgain();
   return (
     <main className="mx-auto max-w-xl p-6">
       <h1 className="text-title-l font-semibold">Not on this device</h1>
       <p className="mt-3 text-lead">
-        The server does not answer, and this device has not kept what is at this address. What you
-        entered is kept, and goes by itself when there is signal.
+        The server has not answered, and this device has not kept what is at this address. The page
+        comes as soon as the server gives it. What you entered is kept, and goes by itself.
       </p>
       <p className="mt-4 flex flex-wrap gap-3">
         <button
