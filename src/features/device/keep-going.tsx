@@ -1,8 +1,7 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
-import { startTransition, useEffect, useState, type ReactNode } from 'react';
-import { hearTechnician } from '@/features/record/technician-chosen';
+import { useEffect, useState, type ComponentType } from 'react';
+import { Told } from './told';
 
 /** The page comes first: whether all of it answers is looked for so often. */
 const lookMilliseconds = 200;
@@ -13,19 +12,7 @@ const lookMilliseconds = 200;
  */
 export function KeepGoing() {
   const [isNewer, setNewer] = useState(false);
-  const [worksHere, setWorksHere] = useState<string>();
-  const router = useRouter();
-  useEffect(
-    () =>
-      hearTechnician((name) =>
-        // Told once it is so.
-        startTransition(() => {
-          router.refresh();
-          setWorksHere(name);
-        }),
-      ),
-    [router],
-  );
+  const [Heard, setHeard] = useState<ComponentType>();
   useEffect(() => {
     let end: (() => void) | undefined;
     let isGone = false;
@@ -35,8 +22,10 @@ export function KeepGoing() {
         timer = setTimeout(start, lookMilliseconds);
         return;
       }
-      void import('./start').then(({ startKeeping }) => {
-        if (!isGone) end = startKeeping(() => setNewer(true));
+      void import('./start').then(({ startKeeping, TechnicianHeard }) => {
+        if (isGone) return;
+        end = startKeeping(() => setNewer(true));
+        setHeard(() => TechnicianHeard);
       });
     };
     if (document.readyState === 'complete') start();
@@ -48,35 +37,20 @@ export function KeepGoing() {
       end?.();
     };
   }, []);
-  if (isNewer) {
-    return (
-      <Told>
-        A newer version of Ohmmeter is here. What you typed stays.
-        <button type="button" className="button" onClick={() => window.location.reload()}>
-          Use it now
-        </button>
-        <button type="button" className="link min-h-11" onClick={() => setNewer(false)}>
-          Later
-        </button>
-      </Told>
-    );
-  }
-  if (worksHere === undefined) return null;
   return (
-    <Told>
-      {worksHere} works on this device now, as chosen in another tab.
-      <button type="button" className="button" onClick={() => setWorksHere(undefined)}>
-        Close
-      </button>
-    </Told>
+    <>
+      {Heard && <Heard />}
+      {isNewer && (
+        <Told>
+          A newer version of Ohmmeter is here. What you typed stays.
+          <button type="button" className="button" onClick={() => window.location.reload()}>
+            Use it now
+          </button>
+          <button type="button" className="link min-h-11" onClick={() => setNewer(false)}>
+            Later
+          </button>
+        </Told>
+      )}
+    </>
   );
 }
-
-const Told = ({ children }: { children: ReactNode }) => (
-  <p
-    role="status"
-    className="no-print fixed right-3 bottom-3 z-30 flex items-center gap-3 border-2 border-rule bg-sheet px-3 py-2 text-small"
-  >
-    {children}
-  </p>
-);

@@ -1,6 +1,8 @@
 import { prepareForNoSignal } from './kept-firm';
 import { runOutbox } from './outbox';
 
+export { TechnicianHeard } from './technician-heard';
+
 const lookForNewerMilliseconds = 30 * 60_000;
 /** The page comes first; what is kept for later is fetched once it has had its time. */
 const prepareDelayMilliseconds = 1500;
