@@ -66,11 +66,16 @@ async function keepLostOf(jobId: string, firm: OfFirm): Promise<void> {
     await store.entries.bulkPut([...others, ...waitsAgain]);
     if (!there && job) await store.calls.put(callAgain(job, firm));
     // Counted by an order that is no longer the server's: it is fetched anew.
-    else await store.jobs.delete(jobId);
+    else if (!isBeginningOf(job?.entries ?? [], there)) await store.jobs.delete(jobId);
   });
 }
 
-/** The ids of a job's entries that the server has; undefined where it does not have the job. */
+const isBeginningOf = (entries: readonly Entry[], ids: ReadonlySet<string> = new Set()) => {
+  const order = [...ids];
+  return entries.every(({ id }, k) => order[k] === id);
+};
+
+/** The ids of a job's entries that the server has, in its order; undefined where it does not have the job. */
 async function idsOnServer(jobId: string): Promise<ReadonlySet<string> | undefined> {
   const ids = new Set<string>();
   for (let after = 0; ;) {
