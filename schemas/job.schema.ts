@@ -209,6 +209,7 @@ export const actions = [
   'set-control',
   'make-so',
   'end-so',
+  'restored',
 ] as const;
 
 const suspect: Schema = object(

@@ -1,10 +1,16 @@
 import { sql } from 'drizzle-orm';
 import type { FirmTransaction } from './client';
 
-/** Which backup last took the place of what was here; undefined where none ever did. */
-export async function lastRestore(transaction: FirmTransaction): Promise<string | undefined> {
-  const { rows } = await transaction.execute<{ id: string }>(
-    sql`select id from restores order by restored_at desc limit 1`,
+/** A backup that took the place of what was here. */
+export interface Restore {
+  readonly id: string;
+  readonly at: string;
+}
+
+/** The last one; undefined where there never was any. */
+export async function lastRestore(transaction: FirmTransaction): Promise<Restore | undefined> {
+  const { rows } = await transaction.execute<{ id: string; at: Date }>(
+    sql`select id, restored_at as at from restores order by restored_at desc limit 1`,
   );
-  return rows[0]?.id;
+  return rows[0] && { id: rows[0].id, at: new Date(rows[0].at).toISOString() };
 }

@@ -34,7 +34,7 @@ export async function forDevice(
     organisation,
     technicians: await listTechnicians(transaction),
     technicianId,
-    restored: await lastRestore(transaction),
+    restored: (await lastRestore(transaction))?.id,
     counts: await countJobs(transaction),
     jobs: await listJobs(transaction, { isOpen: true, most: mostJobs }),
     knownUnits: await knownUnitChoices(transaction, '', mostUnits),

@@ -1,6 +1,8 @@
+import { v7 as newId } from 'uuid';
 import { familyOfJob } from '../core/appliances/all';
 import {
   canonical,
+  isRestored,
   permissionProblems,
   readEntry,
   type Entry,
@@ -10,6 +12,7 @@ import {
 import type { FirmTransaction } from '../database/client';
 import { appendEntries, readEntries, readEntriesById } from '../database/entries';
 import { lockJob, readJob, updateStanding, type JobWithUnit } from '../database/jobs';
+import { lastRestore, type Restore } from '../database/restores';
 import { listTechnicians, type Technician } from '../database/technicians';
 import { checkLogbook, mayAskEngine, type CheckedLogbook } from './check-logbook';
 import { datedAhead } from './dated-ahead';
@@ -69,17 +72,36 @@ export async function recordBatch(
   const fresh = batch.filter((each) => !known.has(each.id));
   let knownJob: KnownJob | undefined;
   if (fresh.length > 0) {
-    const earlier = await readEntries(transaction, jobId);
+    const stands = await readEntries(transaction, jobId);
+    const restored = restoredBefore(fresh, stands, await lastRestore(transaction));
+    const earlier = [...stands, ...restored];
     const technicians = await listTechnicians(transaction);
     const job = jobFileOf(stored, [...earlier, ...fresh], technicians);
     const { problems, fold, state } = await checked(job, fresh, earlier.length);
     refuse([...problems, ...withoutPermission(job, fresh, sender, technicians)]);
     const standing = standingFromRecord(state, job.entries.length, stored.job.standing);
-    await appendEntries(transaction, organisationId, jobId, fresh);
+    await appendEntries(transaction, organisationId, jobId, [...restored, ...fresh]);
     await updateStanding(transaction, jobId, standing);
     knownJob = { organisationId, job, standing, technicians, fold };
   }
   return { stored: batch.map((each) => each.id), known: knownJob };
+}
+
+/**
+ * What was written before the last restore and comes only now comes to a logbook that a backup took the place of: it says so,
+ * once. What other devices have of that time may still come, and a proof of that time is none until it has.
+ */
+function restoredBefore(
+  fresh: readonly Entry[],
+  earlier: readonly Entry[],
+  restore: Restore | undefined,
+): Entry[] {
+  if (!restore) return [];
+  const isOfIt = (each: Entry) => isRestored(each) && each.at === restore.at;
+  const isLate = fresh.some(({ at }) => Date.parse(at) <= Date.parse(restore.at));
+  return isLate && !earlier.some(isOfIt)
+    ? [{ id: newId(), at: restore.at, kind: 'action', action: 'restored' }]
+    : [];
 }
 
 /** A longer logbook is checked in a thread, and whatever may ask the engine: it would be felt by others. */

@@ -290,7 +290,7 @@ const anyStep = (family: ApplianceFamily): fc.Arbitrary<Made> =>
       },
       { requiredKeys: ['kind', 'status'] },
     ),
-    fc.constantFrom('leave', 'power-on', 'power-off').map((each) => ({
+    fc.constantFrom('leave', 'power-on', 'power-off', 'restored').map((each) => ({
       kind: 'action',
       action: each,
     })),

@@ -2,8 +2,9 @@ import type { Effect, FamilyCatalogue } from './catalogue';
 import { effectiveEntries } from './corrections';
 import type { ActionEntry, Entry, LiftedEnd } from './generated/job-types';
 import {
-  atADesk,
+  isAtADesk,
   isolationAfter,
+  isRestored,
   isStale,
   notIsolated,
   provedDeadUntil,
@@ -97,9 +98,10 @@ function withHands(state: JobState, entry: Entry, catalogue: FamilyCatalogue): J
   if (catalogue.facts.size === 0) return state;
   const isGone =
     (entry.kind === 'action' && entry.action === 'leave') ||
+    isRestored(entry) ||
     (entry.kind === 'status' &&
       (entry.status === 'waiting-for-part' || entry.status.startsWith('closed')));
-  if (atADesk.has(entry.kind)) return isGone ? withoutLapsed(state, catalogue, () => true) : state;
+  if (isAtADesk(entry)) return isGone ? withoutLapsed(state, catalogue, () => true) : state;
   const { lastHandAt, lastVisit } = state;
   const isOtherVisit =
     entry.visit !== undefined && lastVisit !== undefined && entry.visit !== lastVisit;

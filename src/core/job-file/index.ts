@@ -14,7 +14,7 @@ export * from './clocks';
 export * from './corrections';
 export { complaintProblems, entryProblems } from './entry-problems';
 export * from './fold';
-export type { ProofEnd } from './isolation';
+export { isRestored, type ProofEnd } from './isolation';
 export * from './log-places';
 export * from './logs';
 export * from './long-logbook';

@@ -26,7 +26,8 @@ export type ProofEnd =
   | 'failed-proof'
   | 'other-person'
   | 'left'
-  | 'wrong-clock';
+  | 'wrong-clock'
+  | 'restored';
 
 export const notIsolated: Isolation = { power: 'unknown' };
 
@@ -39,14 +40,14 @@ export function stepIsolation(
   entry: Entry,
   catalogue: FamilyCatalogue,
 ): Isolation {
-  const isHands = !atADesk.has(entry.kind);
+  const isHands = !isAtADesk(entry);
   const arrived = isHands ? withPerson(before, entry) : before;
   const after = afterEntry(arrived, entry, catalogue);
   return isHands ? { ...after, lastAt: entry.at, visit: entry.visit ?? after.visit } : after;
 }
 
 /** What is written without hands at the unit: in an office, or at the radiators. */
-export const atADesk: ReadonlySet<Entry['kind']> = new Set([
+const deskKinds: ReadonlySet<Entry['kind']> = new Set([
   'correction',
   'countersign',
   'verdict',
@@ -54,6 +55,13 @@ export const atADesk: ReadonlySet<Entry['kind']> = new Set([
   'part',
   'balancing',
 ]);
+
+/** Whether an entry is no word of anybody who is at the unit. */
+export const isAtADesk = (entry: Entry): boolean => deskKinds.has(entry.kind) || isRestored(entry);
+
+/** A backup took the place of the logbook: what was done since that backup may be missing before this entry, or still come. */
+export const isRestored = (entry: Entry): boolean =>
+  entry.kind === 'action' && entry.action === 'restored';
 
 /** A proof is of the person who took it, of that visit, and of as long as somebody stays with the unit. */
 function withPerson(state: Isolation, { by, visit, at }: Entry): Isolation {
@@ -117,6 +125,12 @@ function afterAction(state: Isolation, entry: ActionEntry, catalogue: FamilyCata
       return live(state, 'power-on');
     case 'leave':
       return ended(state, 'left');
+    case 'restored':
+      // Somebody may have switched it on meanwhile, and it is not known here yet.
+      return {
+        ...ended(state, 'restored'),
+        power: state.power === 'off' ? 'unknown' : state.power,
+      };
     case 'proved-dead': {
       const proof = judgeDeadProof(entry, catalogue);
       if (proof.kind === 'proved') {

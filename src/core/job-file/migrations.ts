@@ -39,6 +39,7 @@ export const migrations: readonly Migration[] = [
     bring: asItWas,
   },
   { name: 'mixing-valves-set-step-by-step', to: [1, 7], bring: asItWas },
+  { name: 'a-backup-that-took-the-place-of-the-logbook', to: [1, 8], bring: asItWas },
 ];
 
 /** What this program writes. */

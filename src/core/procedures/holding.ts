@@ -36,7 +36,12 @@ export function missingFor(
 }
 
 /** What ends a proof without anybody's having done anything to the unit. */
-const lapsedBy: ReadonlySet<ProofEnd> = new Set(['other-person', 'left', 'wrong-clock']);
+const lapsedBy: ReadonlySet<ProofEnd> = new Set([
+  'other-person',
+  'left',
+  'wrong-clock',
+  'restored',
+]);
 
 const hasLapsed = (need: string, state: JobState): boolean =>
   need === provedDeadNeed

@@ -235,4 +235,5 @@ const endings: Readonly<Record<ProofEnd, string>> = {
   'other-person': 'proved by another person',
   left: 'the unit was left since',
   'wrong-clock': 'dated days ahead',
+  restored: 'a backup was put back since',
 };

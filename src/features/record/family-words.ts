@@ -275,6 +275,7 @@ export class FamilyWords {
       case 'service':
         return services.find(({ id }) => id === entry.service)?.title ?? entry.service;
       case 'action':
+        if (entry.action === 'restored') return 'what was done since it may be missing';
         return entry.action === 'proved-dead' ? provedWords(entry) : '';
       case 'log':
         return logWords(entry, system);
@@ -314,6 +315,7 @@ const actionWords: Readonly<Record<string, string>> = {
   drain: 'Drained',
   fill: 'Filled',
   leave: 'Left the unit',
+  restored: 'Backup put back',
 };
 
 const wireTitles = {

@@ -373,7 +373,8 @@ export interface ActionEntry {
     | 'leave'
     | 'set-control'
     | 'make-so'
-    | 'end-so';
+    | 'end-so'
+    | 'restored';
   by?: string;
   visit?: string;
   note?: string;
