@@ -3,6 +3,7 @@ import type { Entry } from '../core/job-file';
 import { orUnavailable, type Database, type FirmTransaction } from './client';
 import type { Job } from './jobs';
 import { packEntries, type PackedEntries } from './packed-entries';
+import { lastRestoreId } from './restores';
 import { isOpenAt, type Standing } from './standing';
 import { entries } from './schema';
 
@@ -36,13 +37,13 @@ export async function readWriters(
   return new Set(rows.flatMap(({ by }) => by ?? []));
 }
 
-/** What came to a job after its first so many entries: as the JSON of a list, and how many they are. */
+/** What came to a job after its first so many entries: as the JSON of a list, how many they are, and which backup was put back last. */
 export async function readEntriesAfter(
   transaction: FirmTransaction,
   jobId: string,
   after: number,
   most: number,
-): Promise<{ readonly entries: string; readonly found: number }> {
+): Promise<{ readonly entries: string; readonly found: number; readonly restored?: string }> {
   const part = transaction
     .select({ body: entries.body, sequence: entries.sequence })
     .from(entries)
@@ -51,9 +52,17 @@ export async function readEntriesAfter(
     .limit(most)
     .as('part');
   const [row] = await transaction
-    .select({ all: sql<string | null>`${inOrder(part.body, part.sequence)}::text`, found: count() })
+    .select({
+      all: sql<string | null>`${inOrder(part.body, part.sequence)}::text`,
+      found: count(),
+      restored: lastRestoreId,
+    })
     .from(part);
-  return { entries: row?.all ?? '[]', found: row?.found ?? 0 };
+  return {
+    entries: row?.all ?? '[]',
+    found: row?.found ?? 0,
+    restored: row?.restored ?? undefined,
+  };
 }
 
 /** Bodies as one value: ten thousand rows are ten thousand times read from the wire. */

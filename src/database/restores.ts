@@ -7,6 +7,11 @@ export interface Restore {
   readonly at: string;
 }
 
+/** Which the last one was, for a statement that asks for more. */
+export const lastRestoreId = sql<
+  string | null
+>`(select id from restores order by restored_at desc limit 1)`;
+
 /** The last one; undefined where there never was any. */
 export async function lastRestore(transaction: FirmTransaction): Promise<Restore | undefined> {
   const { rows } = await transaction.execute<{ id: string; at: Date }>(

@@ -57,6 +57,5 @@ BEGIN
     SELECT firm, (each->>'id')::uuid, job, known_count + place, (each->>'at')::timestamptz, each->'body'->>'kind', each->'body'
     FROM jsonb_array_elements(added) WITH ORDINALITY AS list(each, place);
   UPDATE public.jobs SET standing = next_standing, is_open = next_open WHERE organisation_id = firm AND id = job;
-  PERFORM pg_notify('ohmmeter_entries', job::text);
   RETURN true;
 END $$;

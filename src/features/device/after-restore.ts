@@ -1,16 +1,10 @@
 import type { Entry, JobFile } from '@/core/job-file';
 import type { ForDevice } from '@/server/for-device';
-import { keptJob } from './kept-jobs';
+import { keepBeforeOwn, keptJob } from './kept-jobs';
 import { sendSoon } from './outbox';
 import { restoredEvent } from './restored-event';
 import { serverPatienceMilliseconds } from './server-patience';
-import {
-  constraintsDraftKey,
-  deviceStore,
-  writeDraft,
-  type KeptCall,
-  type KeptEntry,
-} from './store';
+import { constraintsDraftKey, deviceStore, writeDraft, type KeptCall } from './store';
 
 type OfFirm = Pick<ForDevice, 'organisation' | 'technicians' | 'technicianId' | 'restored'>;
 
@@ -48,22 +42,13 @@ async function keepLostOf(jobId: string, firm: OfFirm): Promise<void> {
     await writeDraft(constraintsDraftKey(jobId), JSON.stringify(job.constraints));
   }
   await store.transaction('rw', store.jobs, store.entries, store.calls, async () => {
-    const own = await store.entries.where('jobId').equals(jobId).toArray();
-    const waitsAgain = own
-      .filter(({ id, state }) => state === 'sent' && !there?.has(id))
-      .map((each): KeptEntry => ({ ...each, state: 'waiting' }));
-    const isOwn = new Set(own.map(({ id }) => id));
     // Before all that was written since: what was kept of the server is older than what is not.
-    const first = Math.min(Date.now() * 1000, ...own.map(({ order }) => order)) - lost.length;
-    const asKept = (entry: Entry, k: number): KeptEntry => ({
-      id: entry.id,
-      jobId,
-      entry,
-      order: first + k,
-      state: 'waiting',
-    });
-    const others = lost.filter(({ id }) => !isOwn.has(id)).map(asKept);
-    await store.entries.bulkPut([...others, ...waitsAgain]);
+    await keepBeforeOwn(jobId, lost, 'waiting');
+    await store.entries
+      .where('[jobId+state]')
+      .equals([jobId, 'sent'])
+      .filter(({ id }) => !there?.has(id))
+      .modify({ state: 'waiting' });
     if (!there && job) await store.calls.put(callAgain(job, firm));
     // Counted by an order that is no longer the server's: it is fetched anew.
     else if (!isBeginningOf(job?.entries ?? [], there)) await store.jobs.delete(jobId);

@@ -6,6 +6,7 @@ import { keepWhatWasLost, wasRestored } from './after-restore';
 import { keepCodePacks } from './kept-codes';
 import { keepJob, keptCount } from './kept-jobs';
 import { readLogbook } from './read-logbook';
+import { heardRestore } from './restored-event';
 import { deviceStore } from './store';
 
 /** What this device keeps of the firm, so that its pages open without the server. */
@@ -50,7 +51,8 @@ const mostFetched = 25;
 export async function prepareForNoSignal(): Promise<void> {
   try {
     const kept = await keptFirm();
-    if (kept && Date.now() - kept.keptAt < freshMilliseconds) return;
+    const isKnown = !heardRestore() || heardRestore() === kept?.content.restored;
+    if (kept && isKnown && Date.now() - kept.keptAt < freshMilliseconds) return;
     const response = await fetch('/api/for-device');
     if (!response.ok) return;
     const content = (await response.json()) as ForDevice;

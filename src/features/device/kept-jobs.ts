@@ -2,6 +2,8 @@ import type { Entry, JobFile } from '@/core/job-file';
 import { longLogbook } from '@/core/job-file/long-logbook';
 import { deviceStore, keptEntries, type KeptEntry, type KeptJob } from './store';
 
+const none: readonly never[] = [];
+
 /** Jobs beyond so many leave the device again, those first that were not looked at for longest. */
 const mostJobs = 60;
 
@@ -20,11 +22,14 @@ export async function keepJob(job: JobFile): Promise<void> {
     await store.transaction('rw', store.jobs, store.entries, store.calls, async () => {
       // A job whose call is still on its way is kept with that call.
       if (await store.calls.get(id)) return;
-      const number =
-        job.job.number === notNumbered ? (await store.jobs.get(id))?.job.job.number : undefined;
+      const kept = await store.jobs.get(id);
+      const number = job.job.number === notNumbered ? kept?.job.job.number : undefined;
       const numbered = number === undefined ? job : { ...job, job: { ...job.job, number } };
-      const since = entriesSince(await store.jobs.get(id), job.entries.length);
-      await store.jobs.put(asKept(since ? { ...numbered, entries: since } : numbered));
+      const fresh = asKept(numbered);
+      const lost = kept ? lostFrom(kept, fresh, job.entries) : none;
+      const since = lost.length > 0 ? undefined : entriesSince(kept, job.entries.length);
+      await store.jobs.put(since ? asKept({ ...numbered, entries: since }) : fresh);
+      if (lost.length > 0) await keepBeforeOwn(id, lost, 'sent');
       const sent = await store.entries.where('[jobId+state]').equals([id, 'sent']).primaryKeys();
       await store.entries.bulkDelete(sent.filter((each) => known.has(each)));
       const tooMany = (await store.jobs.count()) - mostJobs;
@@ -35,6 +40,37 @@ export async function keepJob(job: JobFile): Promise<void> {
   } catch {
     // Full or closed: `append` says so where it matters.
   }
+}
+
+/**
+ * What the kept logbook has and the one that takes its place does not, although it is no older page of it: a backup was put
+ * back, and the server has lost it. It stays, as this device's own does that the server has not shown it yet.
+ */
+function lostFrom(kept: KeptJob, fresh: KeptJob, after: readonly Entry[]): readonly Entry[] {
+  const isLonger = kept.logbook && fresh.logbook?.startsWith(kept.logbook.slice(0, -1));
+  if (isLonger) return none;
+  const before = asOpened(kept).entries;
+  const isInOrder = before.every(({ id }, k) => k >= after.length || after[k]!.id === id);
+  if (isInOrder) return none;
+  const there = new Set(after.map(({ id }) => id));
+  return before.filter(({ id }) => !there.has(id));
+}
+
+/** Keeps entries of others in the device's own order before all that it wrote on the job; what it has already stays as it is. */
+export async function keepBeforeOwn(
+  jobId: string,
+  others: readonly Entry[],
+  state: KeptEntry['state'],
+): Promise<void> {
+  const { entries } = deviceStore();
+  const own = await entries.where('jobId').equals(jobId).toArray();
+  const isOwn = new Set(own.map(({ id }) => id));
+  const first = Math.min(Date.now() * 1000, ...own.map(({ order }) => order)) - others.length;
+  await entries.bulkPut(
+    others
+      .map((entry, k): KeptEntry => ({ id: entry.id, jobId, entry, order: first + k, state }))
+      .filter(({ id }) => !isOwn.has(id)),
+  );
 }
 
 /** A job as this device has it: as the server last showed it, or as its call was taken here. */

@@ -1,5 +1,7 @@
 import { prepareForNoSignal } from './kept-firm';
+import { oneRoundAtATime } from './one-round';
 import { runOutbox } from './outbox';
+import { restoreHeardEvent } from './restored-event';
 
 export { TechnicianHeard } from './technician-heard';
 
@@ -16,7 +18,9 @@ const prepareEveryMilliseconds = 10 * 60_000;
  */
 export function startKeeping(onNewer: () => void): () => void {
   const endOutbox = runOutbox();
-  const prepare = () => void prepareForNoSignal();
+  const prepareInTurn = oneRoundAtATime(prepareForNoSignal);
+  const prepare = () => void prepareInTurn();
+  window.addEventListener(restoreHeardEvent, prepare);
   const timer = setTimeout(prepare, prepareDelayMilliseconds);
   const again = setInterval(() => {
     if (document.visibilityState === 'visible') prepare();
@@ -24,6 +28,7 @@ export function startKeeping(onNewer: () => void): () => void {
   const endWorker = runServiceWorker(onNewer);
   return () => {
     endOutbox();
+    window.removeEventListener(restoreHeardEvent, prepare);
     clearTimeout(timer);
     clearInterval(again);
     endWorker();

@@ -275,7 +275,6 @@ export class FamilyWords {
       case 'service':
         return services.find(({ id }) => id === entry.service)?.title ?? entry.service;
       case 'action':
-        if (entry.action === 'restored') return 'what was done since it may be missing';
         return entry.action === 'proved-dead' ? provedWords(entry) : '';
       case 'log':
         return logWords(entry, system);
@@ -315,7 +314,7 @@ const actionWords: Readonly<Record<string, string>> = {
   drain: 'Drained',
   fill: 'Filled',
   leave: 'Left the unit',
-  restored: 'Backup put back',
+  restored: 'Backup put back: gaps possible',
 };
 
 const wireTitles = {

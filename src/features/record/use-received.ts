@@ -2,7 +2,7 @@
 
 import { useEffect, useRef, useState } from 'react';
 import type { Entry } from '@/core/job-file';
-import { restoredEvent } from '@/features/device/restored-event';
+import { hearRestore, jobUnknown, restoredEvent } from '@/features/device/restored-event';
 import { oneRoundAtATime } from '@/features/device/one-round';
 import { serverPatienceMilliseconds } from '@/features/device/server-patience';
 
@@ -32,11 +32,18 @@ export function useReceived(jobId: string, knownCount: number): Received {
           cache: 'no-store',
           signal: AbortSignal.timeout(serverPatienceMilliseconds),
         });
+        if (response.status === 404) hearRestore(jobUnknown);
         if (!response.ok) return setHearing(false);
-        const { entries: fresh, more } = (await response.json()) as {
+        const {
+          entries: fresh,
+          more,
+          restored,
+        } = (await response.json()) as {
           entries: Entry[];
           more: boolean;
+          restored?: string;
         };
+        hearRestore(restored);
         setHearing(true);
         if (fresh.length === 0) return;
         count.current += fresh.length;

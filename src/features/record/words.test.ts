@@ -92,11 +92,7 @@ describe('words of the trade', () => {
       '118 V',
     ],
     [entry(provedDead(electricStorageTwoElement)), 'Proved dead', '0 V × 3'],
-    [
-      entry({ kind: 'action', action: 'restored' }),
-      'Backup put back',
-      'what was done since it may be missing',
-    ],
+    [entry({ kind: 'action', action: 'restored' }), 'Backup put back: gaps possible', ''],
     [entry({ kind: 'action', action: 'replace', repair: 'flush' }), 'Done: Flush the tank', ''],
     [
       entry({ kind: 'setting', setting: 'upper-dial', as: 'left', value: { celsius: 50 } }),

@@ -17,7 +17,9 @@ export async function GET(
     const after = Number(new URL(request.url).searchParams.get('after') ?? 0);
     const found = await inFirm((transaction) => entriesAfter(transaction, id, after));
     if (!found) throw new NotFound('No firm is set up yet.');
-    return new JsonText(`{"entries":${found.entries},"more":${found.more}}`);
+    const { entries, ...rest } = found;
+    // The list is the database's own text: it is put in as it is.
+    return new JsonText(`{"entries":${entries},${JSON.stringify(rest).slice(1)}`);
   });
 }
 
