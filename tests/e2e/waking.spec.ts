@@ -19,11 +19,12 @@ const whyOf = (page: Page) => page.getByRole('button', { name: /Why this one/ })
 
 /**
  * The bench with the answer that comes with the page. A server that is busy gives the page without it after a second, for the
- * device to work it out: without its code there is nothing to be tapped then, and the page is asked for again.
+ * device to work it out: without its code there is nothing to be tapped then, and the page is asked for again; so it is where it
+ * does not come at all, which a browser whose requests had just begun to be held was seen to do once.
  */
 async function openAsleep(page: Page, jobId: string, more = ''): Promise<void> {
   await expect(async () => {
-    await page.goto(`${baseUrl()}/jobs/${jobId}${more}`, { waitUntil: 'commit' });
+    await page.goto(`${baseUrl()}/jobs/${jobId}${more}`, { waitUntil: 'commit', timeout: 20_000 });
     await whyOf(page).waitFor({ timeout: 4000 });
   }).toPass({ timeout: 60_000 });
 }
