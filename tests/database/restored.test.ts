@@ -1,6 +1,7 @@
-import { afterAll, beforeAll, expect, it } from 'vitest';
+import { afterAll, beforeAll, expect, it, vi } from 'vitest';
 import { familyOf } from '../../src/core/appliances/all';
 import { foldEntries, type Entry } from '../../src/core/job-file';
+import { entriesChannel } from '../../src/database/entries';
 import { rememberJob } from '../../src/server/open-jobs';
 import { readKnownJob } from '../../src/server/read-job';
 import { recordQuickly } from '../../src/server/record-quickly';
@@ -50,7 +51,14 @@ it('ends proofs of the jobs that were worked on that day, and of those alone', a
      update entries set received_at = at where job_id = '${idle}'; commit`,
   );
   expect(await isProved(worked)).toBe(true);
+  // Devices that are at work hear of it, also where the server was not stopped for it.
+  const heard: (string | undefined)[] = [];
+  const client = await test.owner.connect();
+  client.on('notification', ({ payload }) => heard.push(payload));
+  await client.query(`listen ${entriesChannel}`);
   await restore();
+  await vi.waitFor(() => expect(heard).toEqual([worked]));
+  client.release(true);
   expect(await kinds(worked)).toEqual(['power-off', 'proved-dead', 'restored']);
   expect(await isProved(worked)).toBe(false);
   expect(await countOf(worked)).toMatchObject({ entryCount: 3, isSettled: false });

@@ -8,10 +8,12 @@ UPDATE restores SET restored_at = date_trunc('milliseconds', restored_at);
 -- for a day has none, and gets no entry.
 CREATE FUNCTION end_proofs_at_restore() RETURNS trigger
   LANGUAGE plpgsql SECURITY INVOKER SET search_path = pg_catalog, public AS $$
-DECLARE firm uuid := public.installation_organisation();
+DECLARE
+  firm uuid := public.installation_organisation();
+  changed uuid;
 BEGIN
   PERFORM set_config('ohmmeter.organisation', coalesce(firm::text, ''), true);
-  WITH added AS (
+  FOR changed IN WITH added AS (
     INSERT INTO public.entries (organisation_id, id, job_id, sequence, at, kind, body)
       SELECT firm, fresh.id, job.id, last.sequence + 1, NEW.restored_at, 'action', jsonb_build_object(
         'id', fresh.id, 'kind', 'action', 'action', 'restored',
@@ -25,7 +27,12 @@ BEGIN
       WHERE job.organisation_id = firm AND job.is_open AND last.at > NEW.restored_at - interval '1 day'
       RETURNING job_id, sequence)
   UPDATE public.jobs SET standing = standing || jsonb_build_object('entryCount', added.sequence, 'isSettled', false)
-    FROM added WHERE organisation_id = firm AND jobs.id = added.job_id;
+    FROM added WHERE organisation_id = firm AND jobs.id = added.job_id
+    RETURNING jobs.id
+  LOOP
+    -- A server that runs has devices that listen.
+    PERFORM pg_notify('ohmmeter_entries', changed::text);
+  END LOOP;
   RETURN NEW;
 END $$;
 --> statement-breakpoint
