@@ -43,10 +43,10 @@ function whenStill(act: () => void): () => void {
 }
 
 /**
- * Whether something is to be shown that moves what is below it: changes only while no finger is on the screen. A button that
- * moves between the finger's coming down and going up is not pressed, and nobody is told.
+ * What is to be shown that moves what is below it, or whether it is: changes only while no finger is on the screen. A button
+ * that moves between the finger's coming down and going up is not pressed, and nobody is told.
  */
-export function useSettled(is: boolean): boolean {
+export function useSettled<Shown extends boolean | string | undefined>(is: Shown): Shown {
   const [settled, setSettled] = useState(is);
   useEffect(watchHand, []);
   useEffect(() => (settled === is ? undefined : whenStill(() => setSettled(is))), [is, settled]);

@@ -56,7 +56,16 @@ test('what a silent store was given up for is not kept behind anybody’s back',
   await noServer(page);
   const letGo = await holdStore(page);
   await skip(page).click();
+  // While a finger is on the screen nothing is said that would move what is under it.
+  const place = (await skip(page).boundingBox())!;
+  await page.mouse.move(place.x + place.width / 2, place.y + place.height / 2);
+  await page.mouse.down();
   await page.clock.runFor(4000);
+  expect(await skip(page).boundingBox()).toEqual(place);
+  await expect(page.getByText(/Not entered yet/)).toHaveCount(0);
+  await page.mouse.move(0, 0);
+  await page.mouse.up();
+  await page.clock.runFor(1500);
   await expect(page.getByText(/Not entered yet/)).toBeVisible();
   await page.clock.runFor(21_000);
   await expect(page.getByText(/NOT entered: this device’s store does not answer/)).toBeVisible();

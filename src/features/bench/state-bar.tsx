@@ -29,6 +29,7 @@ export function StateBar({ job, state, isHearing, trouble, openRun, onMakeSafe }
   const family = familyOfJob(job);
   const words = wordsOf(family);
   const isAlone = useSettled(!isHearing);
+  const told = useSettled(trouble);
   // A fact without words, such as that something was read, is nobody's to look at.
   const coversOff = Object.keys(state?.facts ?? {}).filter((each) =>
     Object.hasOwn(family.words.covers, each),
@@ -124,12 +125,12 @@ export function StateBar({ job, state, isHearing, trouble, openRun, onMakeSafe }
           </Link>
         </nav>
       </header>
-      {trouble && (
+      {told && (
         <p
           role="alert"
           className="border-b-2 border-rule bg-heat-wash px-4 py-2 text-small font-medium"
         >
-          {trouble}
+          {told}
         </p>
       )}
     </>

@@ -39,7 +39,8 @@ export function KeptEntryRow({
           {words?.result(entry, system)}
         </span>
         <span className="ml-auto text-small">
-          {clockTime(entry.at, job?.job.timeZone)}, {states[state]}
+          {/* By the clock of this device, as on the rest of the page: it is what this device keeps. */}
+          {clockTime(entry.at, undefined)}, {states[state]}
         </span>
       </p>
       {problem && (
