@@ -1,4 +1,5 @@
 import type { CorrectionEntry, Entry } from './generated/job-types';
+import { isRestored } from './restored';
 
 /** The logbook as it counts: in order, with corrections applied. */
 
@@ -26,6 +27,8 @@ export function effectiveEntries(entries: readonly Entry[]): Entry[] {
   const standing = correctionsOf(ordered);
   return ordered.flatMap((each) => {
     if (each.kind === 'correction') return [];
+    // Nobody's word makes the server know again what it lost.
+    if (isRestored(each)) return [each];
     const now = standing(each);
     if (now === each) return [each];
     // The corrected entry stands at the moment of the first one: that is when the unit was in that state.

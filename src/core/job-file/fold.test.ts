@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { stamp } from '../../../tests/plates';
+import { families } from '../appliances/all';
 import { electricStorageTwoElement } from '../appliances/electric-storage-two-element';
 
 import { effectiveEntries, foldEntries, type Entry } from '.';
@@ -30,6 +31,34 @@ describe('the state of the unit', () => {
       controls: { upperDial: 'high' },
       done: ['reset-pressed', 'breaker-cycled'],
     });
+  });
+
+  it('of what hands have made so knows nothing after a backup was put back, also where that is struck out', () => {
+    const lapsing = families.flatMap(({ catalogue: own }) =>
+      [...own.facts].flatMap(([fact, { lapses }]) => (lapses ? [{ fact, own }] : [])),
+    );
+    const made = lapsing.filter(
+      ({ fact, own }) => fact in foldEntries([action('make-so', { fact })], own).facts,
+    );
+    expect(made.length).toBeGreaterThan(3);
+    for (const { fact, own } of made) {
+      const [so, restored] = [action('make-so', { fact }), action('restored')];
+      const struck = {
+        ...stamp(),
+        kind: 'correction',
+        replaces: restored.id,
+        entry: null,
+        reason: 'x',
+      } as Entry;
+      for (const entries of [
+        [so, restored],
+        [so, restored, struck],
+      ]) {
+        const { facts, lapsed } = foldEntries(entries, own);
+        expect(facts).not.toHaveProperty(fact);
+        expect(lapsed).toHaveProperty(fact);
+      }
+    }
   });
 
   it('keeps settings as found beside as left', () => {

@@ -4,13 +4,13 @@ import type { ActionEntry, Entry, LiftedEnd } from './generated/job-types';
 import {
   isAtADesk,
   isolationAfter,
-  isRestored,
   isStale,
   notIsolated,
   provedDeadUntil,
   stepIsolation,
   type Isolation,
 } from './isolation';
+import { isRestored } from './restored';
 import { withStep } from './runs';
 import { emptyState, type FactStanding, type JobState } from './state';
 import { withWire } from './wire-map';

@@ -4,6 +4,7 @@ import { inOrder } from './corrections';
 import type { ActionEntry, Entry } from './generated/job-types';
 import { powerShownBy } from './power-shown';
 import { judgeDeadProof, type DeadProof } from './proof-of-dead';
+import { isRestored } from './restored';
 
 /** How the power stands, and whether the unit was proved dead. */
 export interface Isolation {
@@ -58,10 +59,6 @@ const deskKinds: ReadonlySet<Entry['kind']> = new Set([
 
 /** Whether an entry is no word of anybody who is at the unit. */
 export const isAtADesk = (entry: Entry): boolean => deskKinds.has(entry.kind) || isRestored(entry);
-
-/** A backup took the place of the logbook: what was done since that backup may be missing before this entry, or still come. */
-export const isRestored = (entry: Entry): boolean =>
-  entry.kind === 'action' && entry.action === 'restored';
 
 /** A proof is of the person who took it, of that visit, and of as long as somebody stays with the unit. */
 function withPerson(state: Isolation, { by, visit, at }: Entry): Isolation {
