@@ -36,13 +36,20 @@ export function valueText(
   return `${shown.number} ${shown.symbol}`;
 }
 
+/** The units that a quantity moves through by itself, each up to what it would show with four digits. */
+const scales: Readonly<Partial<Record<Quantity, readonly string[]>>> = {
+  resistance: ['Ω', 'kΩ', 'MΩ'],
+  'voltage-dc': ['mV', 'V'],
+};
+
 function scaledUnit(kept: number, quantity: Quantity, system: UnitSystem): Unit {
-  if (quantity === 'resistance') {
-    if (Math.abs(kept) >= 999.5e3) return unitOf('MΩ', quantity);
-    if (Math.abs(kept) >= 999.5) return unitOf('kΩ', quantity);
-  }
-  if (quantity === 'voltage-dc' && Math.abs(kept) >= 0.9995) return unitOf('V', quantity);
-  return shownUnit(quantity, system);
+  const scale = scales[quantity]?.map((symbol) => unitOf(symbol, quantity));
+  if (!scale) return shownUnit(quantity, system);
+  const fits = (unit: Unit) => {
+    const value = Math.abs(fromKept(kept, unit));
+    return rounded(value, decimalsFor(value, unit)) < 1000;
+  };
+  return scale.find(fits) ?? scale.at(-1)!;
 }
 
 const decimalsBySymbol: Readonly<Record<string, number>> = {
@@ -63,17 +70,20 @@ const decimalsBySymbol: Readonly<Record<string, number>> = {
 
 /** By what the value is rounded to, so that what is shown is shown the same again. */
 function decimalsFor(value: number, unit: Unit): number {
-  const magnitude = Math.abs(value);
+  const isShownBelow = (limit: number, decimals: number) =>
+    rounded(Math.abs(value), decimals) < limit;
   if (unit.quantity === 'resistance' && unit.symbol !== 'Ω')
-    return magnitude < 9.995 ? 2 : magnitude < 99.95 ? 1 : 0;
+    return isShownBelow(10, 2) ? 2 : isShownBelow(100, 1) ? 1 : 0;
   if (unit.quantity === 'voltage-ac' && unit.symbol === 'V') return 0;
-  if (unit.symbol === 'in wc' || unit.symbol === 'm³/h') return magnitude < 99.95 ? 2 : 0;
+  if (unit.symbol === 'in wc' || unit.symbol === 'm³/h') return isShownBelow(100, 2) ? 2 : 0;
   if (unit.symbol === 'CO/CO₂') return 4;
   if (unit.symbol === 'K/s' || unit.symbol === '°F/s') return 2;
   const fixed = decimalsBySymbol[unit.symbol];
   if (fixed !== undefined) return fixed;
-  return magnitude < 99.95 ? 1 : 0;
+  return isShownBelow(100, 1) ? 1 : 0;
 }
+
+const rounded = (value: number, decimals: number): number => Number(value.toFixed(decimals));
 
 function digits(value: number, decimals: number): string {
   const text = value.toFixed(decimals);
