@@ -1,25 +1,8 @@
 import type { CorrectionEntry, Entry } from './generated/job-types';
+import { inOrder } from './in-order';
 import { isRestored } from './restored';
 
 /** The logbook as it counts: in order, with corrections applied. */
-
-/** By time, then id. */
-export function inOrder(entries: readonly Entry[]): Entry[] {
-  // Most logbooks are in order, and each time is read once: a long one is looked at with every entry that comes to it.
-  const timed = entries.map((entry) => ({ entry, time: Date.parse(entry.at) }));
-  const isOrdered = timed.every((each, k) => k === 0 || compareTimed(timed[k - 1]!, each) <= 0);
-  return isOrdered ? [...entries] : timed.sort(compareTimed).map((each) => each.entry);
-}
-
-interface Timed {
-  readonly entry: Entry;
-  readonly time: number;
-}
-
-const compareTimed = (one: Timed, other: Timed): number =>
-  one.entry.at === other.entry.at ? compare(one.entry.id, other.entry.id) : one.time - other.time;
-
-const compare = (one: string, other: string) => (one < other ? -1 : one > other ? 1 : 0);
 
 /** Entries that count: corrections applied, the rest in order. A correction to nothing removes. */
 export function effectiveEntries(entries: readonly Entry[]): Entry[] {
@@ -27,20 +10,28 @@ export function effectiveEntries(entries: readonly Entry[]): Entry[] {
   const standing = correctionsOf(ordered);
   return ordered.flatMap((each) => {
     if (each.kind === 'correction') return [];
-    // Nobody's word makes the server know again what it lost.
-    if (isRestored(each)) return [each];
-    const now = standing(each);
+    const { now } = standing(each);
     if (now === each) return [each];
     // The corrected entry stands at the moment of the first one: that is when the unit was in that state.
     return now === null ? [] : [{ ...now, id: each.id, at: each.at }];
   });
 }
 
-/** An entry as it was written, and what stands in its place now: itself, what it was corrected to, or null if struck out. */
-export interface FoundEntry {
-  readonly written: Entry;
+/** What stands in the place of an entry now. */
+interface Standing {
+  /** Itself, what it was corrected to, or null if struck out. */
   readonly now: Entry | null;
+  /** The correction that holds; undefined where the entry stands as it was written. */
+  readonly by?: CorrectionEntry;
 }
+
+/** An entry as it was written, and what stands in its place now. */
+export interface FoundEntry extends Standing {
+  readonly written: Entry;
+}
+
+/** Whether an entry can be corrected: nobody's word makes the server know again what it lost. */
+export const isCorrectable = (entry: Entry): boolean => !isRestored(entry);
 
 /** Finds entries of a logbook by their ids. Of one and the same list it is made ready once: a long one is asked hundreds of times. */
 export function entryFinder(entries: readonly Entry[]): (id: string) => FoundEntry | undefined {
@@ -57,7 +48,7 @@ function makeFinder(entries: readonly Entry[]): ReturnType<typeof entryFinder> {
   const standing = correctionsOf(inOrder(entries));
   return (id) => {
     const written = byId.get(id);
-    return written && { written, now: standing(written) };
+    return written && { written, ...standing(written) };
   };
 }
 
@@ -65,7 +56,7 @@ function makeFinder(entries: readonly Entry[]): ReturnType<typeof entryFinder> {
  * The latest correction wins. A correction may itself be corrected: put for another, it says what the first entry should
  * be; struck out, it has never been.
  */
-function correctionsOf(ordered: readonly Entry[]): (entry: Entry) => Entry | null {
+function correctionsOf(ordered: readonly Entry[]): (entry: Entry) => Standing {
   const byTarget = new Map<string, CorrectionEntry[]>();
   for (const each of ordered) {
     if (each.kind !== 'correction') continue;
@@ -73,17 +64,17 @@ function correctionsOf(ordered: readonly Entry[]): (entry: Entry) => Entry | nul
     if (known) known.push(each);
     else byTarget.set(each.replaces, [each]);
   }
-  const standing = (entry: Entry, within: readonly string[]): Entry | null => {
-    const corrections = byTarget.get(entry.id) ?? [];
+  const standing = (entry: Entry, within: readonly string[]): Standing => {
+    const corrections = isCorrectable(entry) ? (byTarget.get(entry.id) ?? []) : [];
     for (let k = corrections.length - 1; k >= 0; k--) {
-      const correction = corrections[k]!;
+      const by = corrections[k]!;
       // Two corrections that name each other say nothing of either.
-      if (within.includes(correction.id)) continue;
-      const now = standing(correction, [...within, entry.id]);
+      if (within.includes(by.id)) continue;
+      const { now } = standing(by, [...within, entry.id]);
       if (now === null) continue;
-      return now.kind === 'correction' ? now.entry : now;
+      return now.kind === 'correction' ? { now: now.entry, by: now } : { now, by };
     }
-    return entry;
+    return { now: entry };
   };
   return (entry) => standing(entry, []);
 }

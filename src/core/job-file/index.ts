@@ -12,6 +12,7 @@ export * from './as-seen-by';
 export * from './catalogue';
 export * from './clocks';
 export * from './corrections';
+export * from './in-order';
 export { complaintProblems, entryProblems } from './entry-problems';
 export * from './fold';
 export type { ProofEnd } from './isolation';

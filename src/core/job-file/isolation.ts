@@ -1,6 +1,6 @@
 import type { FamilyCatalogue } from './catalogue';
 import { saysNoTime } from './clocks';
-import { inOrder } from './corrections';
+import { inOrder } from './in-order';
 import type { ActionEntry, Entry } from './generated/job-types';
 import { powerShownBy } from './power-shown';
 import { judgeDeadProof, type DeadProof } from './proof-of-dead';

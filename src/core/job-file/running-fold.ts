@@ -1,5 +1,6 @@
 import type { FamilyCatalogue } from './catalogue';
-import { effectiveEntries, inOrder } from './corrections';
+import { effectiveEntries } from './corrections';
+import { inOrder } from './in-order';
 import { isOhmsUnderPower, namesProblems, saysPower, underPowerProblem } from './entry-problems';
 import { step, withIsolation } from './fold';
 import type { Entry } from './generated/job-types';

@@ -11,7 +11,14 @@ import {
 } from 'react';
 import { familyOfJob } from '@/core/appliances';
 import { judgedQuantity, type JudgedLogbook, JudgedResult } from '@/core/job-diagnosis';
-import { effectiveEntries, inOrder, quantityOf, type Entry, type JobFile } from '@/core/job-file';
+import {
+  entryFinder,
+  inOrder,
+  isCorrectable,
+  quantityOf,
+  type Entry,
+  type JobFile,
+} from '@/core/job-file';
 import type { Quantity, UnitSystem } from '@/core/quantities';
 import { clockTime, complaintWords, shownParts, takenWords } from '@/features/record/words';
 import { wordsOf } from '@/features/record/family-words';
@@ -131,10 +138,7 @@ export const Logbook = memo(function Logbook({
 });
 
 function linesOf(entries: readonly Entry[]): Line[] {
-  const counting = new Map(effectiveEntries(entries).map((each) => [each.id, each]));
-  const corrections = new Map(
-    entries.flatMap((each) => (each.kind === 'correction' ? [[each.replaces, each] as const] : [])),
-  );
+  const find = entryFinder(entries);
   const ordered = inOrder(entries);
   /** Of what an instrument goes on reading at a place, the last batch stands for all of it. */
   const lastBatch = new Map(
@@ -145,14 +149,13 @@ function linesOf(entries: readonly Entry[]): Line[] {
   );
   return ordered.flatMap((each): Line[] => {
     if (each.kind === 'correction') return [];
+    const { now, by } = find(each.id)!;
     const key = batchKey(each);
-    if (key !== undefined && lastBatch.get(key) !== each.id && !corrections.has(each.id)) return [];
-    const correction = corrections.get(each.id);
-    if (!correction) return [{ entry: each, removed: false }];
-    const now = counting.get(each.id);
-    return [
-      { entry: now ?? each, struck: each, reason: correction.reason, removed: now === undefined },
-    ];
+    if (key !== undefined && lastBatch.get(key) !== each.id && !by) return [];
+    if (!by) return [{ entry: each, removed: false }];
+    // It stands where the first one stood.
+    const entry = now ? { ...now, id: each.id, at: each.at } : each;
+    return [{ entry, struck: each, reason: by.reason, removed: now === null }];
   });
 }
 
@@ -176,52 +179,62 @@ function LogbookLine({
     : undefined;
   const words = wordsOf(familyOfJob(job));
   const taken = takenWords(entry, job);
+  const place = `flex w-full flex-col text-left ${direction === 'sideways' ? 'h-full px-2 py-1.5' : 'min-h-11 py-2'}`;
+  const content = (
+    <>
+      <span className="shrink-0 text-small text-ink-2">
+        {clockTime(entry.at, job.job.timeZone)}
+      </span>
+      <span
+        className={`shrink-0 leading-tight font-semibold ${struck ? 'line-clamp-1' : 'line-clamp-2'}`}
+      >
+        {words.title(entry)}
+        {taken && <span className="font-normal"> ({taken})</span>}
+      </span>
+      {struck && (
+        <span className="line-clamp-1 text-small text-ink-2">
+          <s>{words.result(struck, system) || 'entered'}</s> {reason}
+        </span>
+      )}
+      {!removed &&
+        (shown ? (
+          <span className="text-value leading-tight font-semibold text-act">
+            {shown.number} <span className="text-lead">{shown.symbol}</span>
+          </span>
+        ) : (
+          <span
+            className={`leading-tight ${direction === 'sideways' ? 'line-clamp-3' : ''} ${entry.kind === 'skip' ? 'text-ink-2' : 'text-lead font-medium text-act'}`}
+          >
+            {words.result(entry, system)}
+          </span>
+        ))}
+      {!removed && isReading && (
+        <span className="mt-auto block w-[118px] pt-1">
+          <MiniRuler
+            quantity={judgedQuantity(entry, familyOfJob(job))}
+            judged={judged?.[entry.id]}
+            system={system}
+          />
+        </span>
+      )}
+    </>
+  );
   return (
     <li
       className={`relative shrink-0 ${direction === 'sideways' ? `border-r border-hair ${isReading ? 'w-40' : 'w-36'}` : ''}`}
     >
-      <button
-        type="button"
-        className={`flex w-full flex-col text-left active:bg-well focus-visible:outline-offset-[-3px] ${direction === 'sideways' ? 'h-full px-2 py-1.5' : 'min-h-11 py-2'}`}
-        onClick={() => onCorrect(struck ?? entry)}
-        aria-label={`${clockTime(entry.at, job.job.timeZone)} ${words.title(entry)} ${removed ? 'struck out' : words.result(entry, system)}. Correct it`}
-      >
-        <span className="shrink-0 text-small text-ink-2">
-          {clockTime(entry.at, job.job.timeZone)}
-        </span>
-        <span
-          className={`shrink-0 leading-tight font-semibold ${struck ? 'line-clamp-1' : 'line-clamp-2'}`}
+      {isCorrectable(entry) ? (
+        <button
+          type="button"
+          className={`${place} active:bg-well focus-visible:outline-offset-[-3px]`}
+          onClick={() => onCorrect(struck ?? entry)}
+          aria-label={`${clockTime(entry.at, job.job.timeZone)} ${words.title(entry)} ${removed ? 'struck out' : words.result(entry, system)}. Correct it`}
         >
-          {words.title(entry)}
-          {taken && <span className="font-normal"> ({taken})</span>}
-        </span>
-        {struck && (
-          <span className="line-clamp-1 text-small text-ink-2">
-            <s>{words.result(struck, system) || 'entered'}</s> {reason}
-          </span>
-        )}
-        {!removed &&
-          (shown ? (
-            <span className="text-value leading-tight font-semibold text-act">
-              {shown.number} <span className="text-lead">{shown.symbol}</span>
-            </span>
-          ) : (
-            <span
-              className={`leading-tight ${direction === 'sideways' ? 'line-clamp-3' : ''} ${entry.kind === 'skip' ? 'text-ink-2' : 'text-lead font-medium text-act'}`}
-            >
-              {words.result(entry, system)}
-            </span>
-          ))}
-        {!removed && isReading && (
-          <span className="mt-auto block w-[118px] pt-1">
-            <MiniRuler
-              quantity={judgedQuantity(entry, familyOfJob(job))}
-              judged={judged?.[entry.id]}
-              system={system}
-            />
-          </span>
-        )}
-      </button>
+          {content}
+        </button>
+      ) : (
+        <div className={place}>{content}</div>
+      )}
     </li>
   );
 }

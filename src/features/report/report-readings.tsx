@@ -35,9 +35,6 @@ function linesOf(
   judged: JudgedLogbook,
 ): ReportLine[] {
   const find = entryFinder(job.entries);
-  const corrected = new Set(
-    job.entries.flatMap((each) => (each.kind === 'correction' ? [each.replaces] : [])),
-  );
   return walked.flatMap(({ entry, before }): ReportLine[] => {
     const isResult =
       entry.kind === 'reading' ||
@@ -45,14 +42,14 @@ function linesOf(
       entry.kind === 'code' ||
       (entry.kind === 'action' && entry.action === 'proved-dead');
     if (!isResult) return [];
-    const first = find(entry.id)?.written;
+    const { written: first, by } = find(entry.id) ?? {};
     return [
       {
         // A code is shown as it was written down, by the list of its make.
         entry: first?.kind === 'code' ? first : entry,
         judged: judged[entry.id],
         isAfterRepair: before.repairsDone.length > 0,
-        struck: corrected.has(entry.id) ? first : undefined,
+        struck: by && first,
       },
     ];
   });

@@ -1,8 +1,7 @@
 import { familyOfJob } from '@/core/appliances';
 import { walkedOf, type ReportAnswer } from '@/core/job-diagnosis';
 import {
-  inOrder,
-  isRestored,
+  lastByHand,
   lastVerdict,
   type JobFile,
   type JobState,
@@ -38,8 +37,7 @@ export function Report({
   const system = organisation.unitSystem;
   const { walked, state } = walkedOf(job);
   const zone = job.job.timeZone;
-  // Nobody was at work when a backup was put back.
-  const last = inOrder(job.entries.filter((each) => !isRestored(each))).at(-1);
+  const last = lastByHand(job.entries);
   return (
     <article className="mx-auto max-w-[860px] bg-sheet px-6 py-6 print:max-w-none print:p-0 print:[zoom:0.8]">
       <header className="flex items-end justify-between gap-4 border-b-2 border-rule pb-3">
