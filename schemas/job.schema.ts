@@ -210,6 +210,7 @@ export const actions = [
   'make-so',
   'end-so',
   'restored',
+  'brought-in',
 ] as const;
 
 const suspect: Schema = object(

@@ -2,16 +2,20 @@ import { v7 as newId } from 'uuid';
 import { familyOfJob, PlateError } from '../core/appliances/all';
 import { catalogueOf } from '../core/job-diagnosis';
 import {
+  foldEntries,
+  inOrder,
+  isAnybodyThere,
   permissionProblems,
   readJobFile,
   type Entry,
   type JobFile,
   type JobFileProblem,
+  type JobState,
 } from '../core/job-file';
 import { packEntries, type PackedEntries } from '../database/packed-entries';
 import type { Standing } from '../database/standing';
 import { datedAhead } from './dated-ahead';
-import { standingMeanwhile } from './standing-of';
+import { standingFromRecord } from './standing-of';
 
 /** A file that can be taken in: its job without the logbook, which is ready to be stored. */
 export interface PreparedImport {
@@ -48,16 +52,17 @@ export function prepareImport(text: string, permissions: Permissions): ReadImpor
   // A file is no way round a permission: what was read live is taken in by somebody who may work live, and so with gas.
   const forbidden = permissionProblems(job.entries, catalogue, (_, work) => permissions[work]);
   if (forbidden.length > 0) return { ok: false, problems: forbidden };
-  const ahead = datedAhead(
-    job.entries,
-    new Date().toISOString(),
-    'the clock that dated it was wrong.',
-  );
+  const now = new Date().toISOString();
+  const ahead = datedAhead(job.entries, now, 'the clock that dated it was wrong.');
   if (ahead.length > 0) return { ok: false, problems: ahead };
   const unusable = plateProblem(job);
   if (unusable) return { ok: false, problems: [unusable] };
   const idOf = new Map(job.entries.map((each) => [each.id, newId()]));
-  const entries = job.entries.map((each) => renamed(each, idOf, idOf.get(each.id)!));
+  const state = foldEntries(job.entries, catalogue);
+  const entries = [
+    ...job.entries.map((each) => renamed(each, idOf, idOf.get(each.id)!)),
+    ...gapOf(job.entries, state, now),
+  ];
   const { entries: _, ...head } = job;
   return {
     ok: true,
@@ -65,10 +70,23 @@ export function prepareImport(text: string, permissions: Permissions): ReadImpor
     envelope: envelopeOf(head, idOf),
     entries: packEntries(entries),
     writers: [...new Set(entries.flatMap(({ by }) => by ?? []))],
-    standing: standingMeanwhile({ ...head, entries }),
+    standing: standingFromRecord(state, entries.length),
     permissions,
     warnings,
   };
+}
+
+/**
+ * Where somebody was at the unit until a moment ago, the job may go on elsewhere, and what is done there does not come here: a
+ * proof of dead, and whatever hands have made so, is of before the file.
+ */
+function gapOf(entries: readonly Entry[], { status }: JobState, now: string): Entry[] {
+  const isClosed = status?.status.startsWith('closed') ?? false;
+  if (isClosed || !isAnybodyThere(entries, now)) return [];
+  // A clock that is ahead by hours dates what came before the file after it.
+  const newest = inOrder(entries).at(-1)!.at;
+  const at = Date.parse(newest) > Date.parse(now) ? newest : now;
+  return [{ id: newId(), at, kind: 'action', action: 'brought-in' }];
 }
 
 /** Why the family cannot work with the plate. */

@@ -2,8 +2,14 @@ import fc from 'fast-check';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { families } from '../../src/core/appliances/all';
 import { catalogueOf, diagnoseJob } from '../../src/core/job-diagnosis';
-import { currentVersion, readJobFile, type Entry, type JobFile } from '../../src/core/job-file';
-import { emptyJob, stamp } from '../plates';
+import {
+  currentVersion,
+  foldEntries,
+  readJobFile,
+  type Entry,
+  type JobFile,
+} from '../../src/core/job-file';
+import { emptyJob, provedDead, stamp } from '../plates';
 import { jobOf, logbook } from '../properties/logbooks';
 import { makeFirm, type TestFirm } from './firm';
 import { makeTestDatabase, type TestDatabase } from './test-database';
@@ -143,7 +149,47 @@ describe('a job file that is taken in', () => {
     await expect(dated(days(3))).rejects.toMatchObject({
       problems: [{ pointer: '/entries/0/at', message: expect.stringContaining('was wrong') }],
     });
-    expect((await dated(days(0.9))).entries).toHaveLength(1);
+    // What is still taken has no say after the file.
+    expect((await dated(days(0.9))).entries.at(-1)).toMatchObject({ action: 'brought-in' });
+  });
+
+  it('brings no proof of dead with it, nor what hands have made so: its job may go on elsewhere', async () => {
+    const now = Date.now();
+    const at = (minutes: number) => new Date(now + minutes * 60_000).toISOString();
+    const family = families.find(({ id }) => id === emptyJob().unit.family)!;
+    const fileOf = (minutes: number, rest: readonly Entry[] = []) =>
+      emptyJob({
+        entries: [
+          { ...stamp(), at: at(minutes), kind: 'action', action: 'power-off' },
+          { ...stamp(), at: at(minutes + 1), ...provedDead(family) } as Entry,
+          ...rest,
+        ],
+      });
+    const stateOf = (job: JobFile, later: string) =>
+      foldEntries(job.entries, family.catalogue, later);
+    // Minutes ago, and by a clock that is ahead by hours.
+    for (const minutes of [-3, 9 * 60]) {
+      const file = fileOf(minutes);
+      expect(stateOf(file, at(minutes + 2)).provedDeadAt).toBeDefined();
+      const back = await imported(file);
+      expect(back.entries.slice(2)).toMatchObject([{ kind: 'action', action: 'brought-in' }]);
+      for (const later of [at(1), at(minutes + 2)]) {
+        expect(stateOf(back, later)).toMatchObject({
+          provedDeadAt: undefined,
+          proofEndedBy: 'brought-in',
+          power: 'unknown',
+        });
+      }
+      // Taken out and brought in once more it says so once more, and nothing else is changed.
+      expect((await imported(back)).entries).toHaveLength(4);
+    }
+    // Nobody has been there since the morning, or it is closed: nothing holds that could end.
+    const closed = { ...stamp(), kind: 'status', status: 'closed-not-repaired', reason: 'asked' };
+    for (const file of [fileOf(-300), fileOf(-3, [closed as Entry])]) {
+      const back = await imported(file);
+      expect(back.entries).toHaveLength(file.entries.length);
+      expect(stateOf(back, at(1)).provedDeadAt).toBeUndefined();
+    }
   });
 
   it('names its entries anew wherever they are named', async () => {

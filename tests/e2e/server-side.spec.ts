@@ -6,7 +6,8 @@ import { asInstallation } from '../../src/database/client';
 import { listUnsettled } from '../../src/database/jobs';
 import { startServer } from './server';
 import '../../src/features/waking/logbook-ahead';
-import { emptyJob } from '../plates';
+import { electricStorageTwoElement } from '../../src/core/appliances/electric-storage-two-element';
+import { emptyJob, provedDead } from '../plates';
 
 /** What the server does is the same on every screen: runs once, at a desk. */
 test('a database stopped in the middle of a job loses nothing', async ({ page, browser }) => {
@@ -175,7 +176,16 @@ test.describe('a job file that is no job file', () => {
     });
   }
 
-  test('a good one opens as a job', async ({ page }) => {
+  test('a good one opens as a job, and brings no proof of dead with it', async ({ page }) => {
+    const off = { id: newId(), at: new Date(Date.now() - 60_000).toISOString() };
+    const proof = { id: newId(), at: new Date(Date.now() - 30_000).toISOString() };
+    const file = emptyJob({
+      site: { customer: 'From a file' },
+      entries: [
+        { ...off, kind: 'action', action: 'power-off' },
+        { ...proof, ...provedDead(electricStorageTwoElement) } as Entry,
+      ],
+    });
     await page.goto(baseUrl());
     await page
       .getByLabel('Job file to import')
@@ -183,10 +193,13 @@ test.describe('a job file that is no job file', () => {
       .setInputFiles({
         name: 'job.json',
         mimeType: 'application/json',
-        buffer: Buffer.from(JSON.stringify(emptyJob({ site: { customer: 'From a file' } }))),
+        buffer: Buffer.from(JSON.stringify(file)),
       });
     await page.waitForURL(/\/jobs\//);
     await currentCheck(page);
+    await expect(page.getByText('until proved dead')).toBeVisible();
+    const logbook = page.getByRole('list', { name: 'Logbook, oldest first' });
+    await expect(logbook).toContainText('Came as a file: gaps possible');
   });
 
   test('one whose answer was lost is brought in again as the same job', async ({ page }) => {

@@ -1,6 +1,6 @@
 import type { CorrectionEntry, Entry } from './generated/job-types';
 import { inOrder } from './in-order';
-import { isRestored } from './restored';
+import { isGap } from './gaps';
 
 /** The logbook as it counts: in order, with corrections applied. */
 
@@ -30,8 +30,8 @@ export interface FoundEntry extends Standing {
   readonly written: Entry;
 }
 
-/** Whether an entry can be corrected: nobody's word makes the server know again what it lost. */
-export const isCorrectable = (entry: Entry): boolean => !isRestored(entry);
+/** Whether an entry can be corrected: nobody's word makes a logbook know what it lacks. */
+export const isCorrectable = (entry: Entry): boolean => !isGap(entry);
 
 /** Finds entries of a logbook by their ids. Of one and the same list it is made ready once: a long one is asked hundreds of times. */
 export function entryFinder(entries: readonly Entry[]): (id: string) => FoundEntry | undefined {

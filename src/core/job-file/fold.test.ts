@@ -33,7 +33,7 @@ describe('the state of the unit', () => {
     });
   });
 
-  it('of what hands have made so knows nothing after a backup was put back, also where that is struck out', () => {
+  it('of what hands have made so knows nothing after a backup or a file took its place, also where that is struck out', () => {
     const lapsing = families.flatMap(({ catalogue: own }) =>
       [...own.facts].flatMap(([fact, { lapses }]) => (lapses ? [{ fact, own }] : [])),
     );
@@ -42,21 +42,23 @@ describe('the state of the unit', () => {
     );
     expect(made.length).toBeGreaterThan(3);
     for (const { fact, own } of made) {
-      const [so, restored] = [action('make-so', { fact }), action('restored')];
-      const struck = {
-        ...stamp(),
-        kind: 'correction',
-        replaces: restored.id,
-        entry: null,
-        reason: 'x',
-      } as Entry;
-      for (const entries of [
-        [so, restored],
-        [so, restored, struck],
-      ]) {
-        const { facts, lapsed } = foldEntries(entries, own);
-        expect(facts).not.toHaveProperty(fact);
-        expect(lapsed).toHaveProperty(fact);
+      for (const kind of ['restored', 'brought-in'] as const) {
+        const [so, gap] = [action('make-so', { fact }), action(kind)];
+        const struck = {
+          ...stamp(),
+          kind: 'correction',
+          replaces: gap.id,
+          entry: null,
+          reason: 'x',
+        } as Entry;
+        for (const entries of [
+          [so, gap],
+          [so, gap, struck],
+        ]) {
+          const { facts, lapsed } = foldEntries(entries, own);
+          expect(facts).not.toHaveProperty(fact);
+          expect(lapsed).toHaveProperty(fact);
+        }
       }
     }
   });

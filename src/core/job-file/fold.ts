@@ -10,7 +10,7 @@ import {
   stepIsolation,
   type Isolation,
 } from './isolation';
-import { isRestored } from './restored';
+import { isGap } from './gaps';
 import { withStep } from './runs';
 import { emptyState, type FactStanding, type JobState } from './state';
 import { withWire } from './wire-map';
@@ -98,7 +98,7 @@ function withHands(state: JobState, entry: Entry, catalogue: FamilyCatalogue): J
   if (catalogue.facts.size === 0) return state;
   const isGone =
     (entry.kind === 'action' && entry.action === 'leave') ||
-    isRestored(entry) ||
+    isGap(entry) ||
     (entry.kind === 'status' &&
       (entry.status === 'waiting-for-part' || entry.status.startsWith('closed')));
   if (isAtADesk(entry)) return isGone ? withoutLapsed(state, catalogue, () => true) : state;

@@ -97,6 +97,7 @@ describe.each(families)('proved dead on $id', (family) => {
     ['switching off anew', () => action('power-off'), 'power-off'],
     ['leaving the unit', () => action('leave'), 'left'],
     ['a backup that took the place of the logbook', () => action('restored'), 'restored'],
+    ['coming as a file', () => action('brought-in'), 'brought-in'],
     [
       'waiting for a part',
       () => made({ kind: 'status', status: 'waiting-for-part', reason: 'ordered' }),
@@ -108,27 +109,30 @@ describe.each(families)('proved dead on $id', (family) => {
     expect(state.proofEndedBy).toBe(why);
   });
 
-  it('of before a backup was put back stands neither before nor after it, and one of after it does', () => {
-    const at = (minute: string) => `2026-03-02T16:${minute}:00.000Z`;
-    const [off, proof] = [
-      { ...action('power-off'), at: at('00') },
-      { ...dead(), at: at('05') },
-    ];
-    const restored = { ...action('restored'), at: at('30') };
-    // What is known to be off was switched on by somebody who has not been heard yet; what is on stays on.
-    expect(fold(off, restored).power).toBe('unknown');
-    expect(fold({ ...action('power-on'), at: at('00') }, restored).power).toBe('on');
-    // A device sends what the backup lacks: the proof comes after it, and is of before it.
-    for (const entries of [
-      [off, proof, restored],
-      [off, restored, proof],
-      [restored, off, proof],
-    ]) {
-      expect(fold(...entries)).toMatchObject({ provedDeadAt: undefined, power: 'unknown' });
-    }
-    const anew = { ...dead(), at: at('40') };
-    expect(fold(off, restored, proof, anew).provedDeadAt).toBe(anew.at);
-  });
+  it.each(['restored', 'brought-in'] as const)(
+    'of before %s stands neither before nor after it, and one of after it does',
+    (gap) => {
+      const at = (minute: string) => `2026-03-02T16:${minute}:00.000Z`;
+      const [off, proof] = [
+        { ...action('power-off'), at: at('00') },
+        { ...dead(), at: at('05') },
+      ];
+      const restored = { ...action(gap), at: at('30') };
+      // What is known to be off was switched on by somebody who has not been heard yet; what is on stays on.
+      expect(fold(off, restored).power).toBe('unknown');
+      expect(fold({ ...action('power-on'), at: at('00') }, restored).power).toBe('on');
+      // A device sends what the backup lacks: the proof comes after it, and is of before it.
+      for (const entries of [
+        [off, proof, restored],
+        [off, restored, proof],
+        [restored, off, proof],
+      ]) {
+        expect(fold(...entries)).toMatchObject({ provedDeadAt: undefined, power: 'unknown' });
+      }
+      const anew = { ...dead(), at: at('40') };
+      expect(fold(off, restored, proof, anew).provedDeadAt).toBe(anew.at);
+    },
+  );
 
   it('is of the person who took it, and of that visit', () => {
     const skip = { kind: 'skip', check: family.checkIds[0], reason: 'skipped' };

@@ -4,7 +4,7 @@ import { inOrder } from './in-order';
 import type { ActionEntry, Entry } from './generated/job-types';
 import { powerShownBy } from './power-shown';
 import { judgeDeadProof, type DeadProof } from './proof-of-dead';
-import { isRestored } from './restored';
+import { isGap } from './gaps';
 
 /** How the power stands, and whether the unit was proved dead. */
 export interface Isolation {
@@ -28,7 +28,8 @@ export type ProofEnd =
   | 'other-person'
   | 'left'
   | 'wrong-clock'
-  | 'restored';
+  | 'restored'
+  | 'brought-in';
 
 export const notIsolated: Isolation = { power: 'unknown' };
 
@@ -58,7 +59,7 @@ const deskKinds: ReadonlySet<Entry['kind']> = new Set([
 ]);
 
 /** Whether an entry is no word of anybody who is at the unit. */
-export const isAtADesk = (entry: Entry): boolean => deskKinds.has(entry.kind) || isRestored(entry);
+export const isAtADesk = (entry: Entry): boolean => deskKinds.has(entry.kind) || isGap(entry);
 
 /** A proof is of the person who took it, of that visit, and of as long as somebody stays with the unit. */
 function withPerson(state: Isolation, { by, visit, at }: Entry): Isolation {
@@ -79,6 +80,10 @@ export const provedDeadUntil = ({ provedDead, lastAt }: Isolation): string | und
 /** Whether so much time has gone by since the last entry that somebody may have been there meanwhile. */
 export const isStale = (lastAt: string, now: string): boolean =>
   Date.parse(now) - Date.parse(lastAt) > leftAfterHours * 3_600_000;
+
+/** Whether somebody was at the unit so lately that a proof may still hold. */
+export const isAnybodyThere = (entries: readonly Entry[], now: string): boolean =>
+  entries.some((each) => !isAtADesk(each) && !isStale(each.at, now));
 
 function afterEntry(state: Isolation, entry: Entry, catalogue: FamilyCatalogue): Isolation {
   switch (entry.kind) {
@@ -123,9 +128,10 @@ function afterAction(state: Isolation, entry: ActionEntry, catalogue: FamilyCata
     case 'leave':
       return ended(state, 'left');
     case 'restored':
+    case 'brought-in':
       // Somebody may have switched it on meanwhile, and it is not known here yet.
       return {
-        ...ended(state, 'restored'),
+        ...ended(state, entry.action),
         power: state.power === 'off' ? 'unknown' : state.power,
       };
     case 'proved-dead': {

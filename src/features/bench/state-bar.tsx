@@ -237,4 +237,5 @@ const endings: Readonly<Record<ProofEnd, string>> = {
   left: 'the unit was left since',
   'wrong-clock': 'dated days ahead',
   restored: 'a backup was put back since',
+  'brought-in': 'it came as a file since',
 };

@@ -315,6 +315,7 @@ const actionWords: Readonly<Record<string, string>> = {
   fill: 'Filled',
   leave: 'Left the unit',
   restored: 'Backup put back: gaps possible',
+  'brought-in': 'Came as a file: gaps possible',
 };
 
 const wireTitles = {

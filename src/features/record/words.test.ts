@@ -93,6 +93,7 @@ describe('words of the trade', () => {
     ],
     [entry(provedDead(electricStorageTwoElement)), 'Proved dead', '0 V × 3'],
     [entry({ kind: 'action', action: 'restored' }), 'Backup put back: gaps possible', ''],
+    [entry({ kind: 'action', action: 'brought-in' }), 'Came as a file: gaps possible', ''],
     [entry({ kind: 'action', action: 'replace', repair: 'flush' }), 'Done: Flush the tank', ''],
     [
       entry({ kind: 'setting', setting: 'upper-dial', as: 'left', value: { celsius: 50 } }),

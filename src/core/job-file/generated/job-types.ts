@@ -374,7 +374,8 @@ export interface ActionEntry {
     | 'set-control'
     | 'make-so'
     | 'end-so'
-    | 'restored';
+    | 'restored'
+    | 'brought-in';
   by?: string;
   visit?: string;
   note?: string;
