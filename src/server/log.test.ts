@@ -2,6 +2,7 @@ import { existsSync, mkdtempSync, readFileSync, readdirSync, statSync } from 'no
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { afterEach, describe, expect, it, vi } from 'vitest';
+import { patience } from '../../tests/patience';
 import { logFault, tracesOf } from './log';
 
 const secret = 'Secret-Person, 5 Hidden Lane';
@@ -41,7 +42,7 @@ describe('the log', () => {
       if (k % 500 === 0) await new Promise((resolve) => setTimeout(resolve, 10));
     }
     const file = path.join(folder, 'server.log');
-    await vi.waitFor(() => expect(existsSync(file)).toBe(true));
+    await vi.waitFor(() => expect(existsSync(file)).toBe(true), patience);
     await new Promise((resolve) => setTimeout(resolve, 500));
     expect(statSync(file).mode & 0o777).toBe(0o600);
     const kept = readdirSync(folder).filter((each) => !each.endsWith('.txt'));

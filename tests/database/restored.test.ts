@@ -5,6 +5,7 @@ import { entriesChannel } from '../../src/database/entries';
 import { rememberJob } from '../../src/server/open-jobs';
 import { readKnownJob } from '../../src/server/read-job';
 import { recordQuickly } from '../../src/server/record-quickly';
+import { patience } from '../patience';
 import { provedDead, stamp } from '../plates';
 import { makeFirm, type TestFirm } from './firm';
 import { makeTestDatabase, type TestDatabase } from './test-database';
@@ -57,7 +58,7 @@ it('ends proofs of the jobs that were worked on that day, and of those alone', a
   client.on('notification', ({ payload }) => heard.push(payload));
   await client.query(`listen ${entriesChannel}`);
   await restore();
-  await vi.waitFor(() => expect(heard).toEqual([worked]));
+  await vi.waitFor(() => expect(heard).toEqual([worked]), patience);
   client.release(true);
   expect(await kinds(worked)).toEqual(['power-off', 'proved-dead', 'restored']);
   expect(await isProved(worked)).toBe(false);

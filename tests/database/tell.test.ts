@@ -3,6 +3,7 @@ import { afterAll, afterEach, beforeAll, expect, it, vi } from 'vitest';
 import { entriesChannel } from '../../src/database/entries';
 import { applicationUrl } from '../../src/database/migrate';
 import { tellOfEntries } from '../../src/database/tell';
+import { patience } from '../patience';
 import { makeTestDatabase, type TestDatabase } from './test-database';
 
 /** Entries that were stored are told of, once the database hears it. */
@@ -36,7 +37,7 @@ it('each job that got entries is told of, those of a moment in one statement', a
   await vi.waitFor(() => {
     expect(heard).toHaveBeenCalledWith('one');
     expect(heard).toHaveBeenCalledWith('two');
-  });
+  }, patience);
   expect(asked.mock.calls.length).toBeLessThanOrEqual(2);
 });
 
@@ -45,6 +46,6 @@ it('what could not be told is told when the database answers again', async () =>
     .spyOn(test.database.$client, 'query')
     .mockImplementationOnce(() => Promise.reject(new Error('Connection terminated')) as never);
   tellOfEntries(test.database, 'later');
-  await vi.waitFor(() => expect(heard.mock.calls).toEqual([['later']]), { timeout: 5000 });
+  await vi.waitFor(() => expect(heard.mock.calls).toEqual([['later']]), patience);
   expect(asked).toHaveBeenCalledTimes(2);
 });
