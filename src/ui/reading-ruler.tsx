@@ -255,6 +255,8 @@ function Lanes({
         ],
   );
   const y = base + 42;
+  /** Where the name of what reads over range begins, which stands in the same row. */
+  const overRangeFrom = sizes[size].width - widthOf(overRangeLabel ?? '') - betweenNames;
   return (
     <g>
       {bars.map((bar, index) => (
@@ -268,17 +270,19 @@ function Lanes({
           stroke="var(--ink)"
         />
       ))}
-      {unhindered(bars, right).map((bar) => (
-        <text
-          key={bar.label}
-          x={bar.from}
-          y={y + 27}
-          fontSize={size === 'phone' ? 12 : 13}
-          fill="var(--ink)"
-        >
-          {bar.label}
-        </text>
-      ))}
+      {unhindered(bars, overRangeLabel ? Math.min(right + 8, overRangeFrom) : right + 8).map(
+        (bar) => (
+          <text
+            key={bar.label}
+            x={bar.from}
+            y={y + 27}
+            fontSize={size === 'phone' ? 12 : 13}
+            fill="var(--ink)"
+          >
+            {bar.label}
+          </text>
+        ),
+      )}
       {overRangeLabel && (
         <text
           x={sizes[size].width}
@@ -294,17 +298,20 @@ function Lanes({
   );
 }
 
-/** Names from left to right, without those that would run into the next. */
+const betweenNames = 10;
+const widthOf = (name: string) => name.length * 6.6;
+
+/** Names from left to right, without those that would run into the next, or past the end of their row. */
 function unhindered<T extends { from: number; label: string }>(
   bars: readonly T[],
-  right: number,
+  rowEnd: number,
 ): T[] {
   const sorted = [...bars].sort((one, other) => one.from - other.from);
   let free = -Infinity;
   return sorted.filter((each) => {
-    const end = each.from + each.label.length * 6.6;
-    if (each.from < free || end > right + 8) return false;
-    free = end + 10;
+    const end = each.from + widthOf(each.label);
+    if (each.from < free || end > rowEnd) return false;
+    free = end + betweenNames;
     return true;
   });
 }
