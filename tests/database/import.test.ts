@@ -153,7 +153,7 @@ describe('a job file that is taken in', () => {
     expect((await dated(days(0.9))).entries.at(-1)).toMatchObject({ action: 'brought-in' });
   });
 
-  it('brings no proof of dead with it, nor what hands have made so: its job may go on elsewhere', async () => {
+  it('brings no proof of dead with it: its job may go on elsewhere', async () => {
     const now = Date.now();
     const at = (minutes: number) => new Date(now + minutes * 60_000).toISOString();
     const family = families.find(({ id }) => id === emptyJob().unit.family)!;
