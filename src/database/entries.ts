@@ -25,6 +25,34 @@ export async function countEntries(transaction: FirmTransaction, jobId: string):
   return last?.sequence ?? 0;
 }
 
+/** The same of several jobs in one question; one without entries is not among them. */
+export async function countEntriesOfEach(
+  transaction: FirmTransaction,
+  jobIds: readonly string[],
+): Promise<ReadonlyMap<string, number>> {
+  if (jobIds.length === 0) return new Map();
+  const rows = await transaction
+    .select({ jobId: entries.jobId, last: sql<number>`max(${entries.sequence})` })
+    .from(entries)
+    .where(inArray(entries.jobId, [...jobIds]))
+    .groupBy(entries.jobId);
+  return new Map(rows.map(({ jobId, last }) => [jobId, last]));
+}
+
+/** The whole logbooks of several jobs in one question; one without entries is not among them. */
+export async function readLogbooks(
+  transaction: FirmTransaction,
+  jobIds: readonly string[],
+): Promise<ReadonlyMap<string, readonly Entry[]>> {
+  if (jobIds.length === 0) return new Map();
+  const rows = await transaction
+    .select({ jobId: entries.jobId, all: inOrder(entries.body, entries.sequence) })
+    .from(entries)
+    .where(inArray(entries.jobId, [...jobIds]))
+    .groupBy(entries.jobId);
+  return new Map(rows.map(({ jobId, all }) => [jobId, all ?? []]));
+}
+
 /** Everybody who wrote in a job's logbook. */
 export async function readWriters(
   transaction: FirmTransaction,

@@ -42,6 +42,14 @@ export async function readJob(transaction: FirmTransaction, id: string) {
   return (await jobsWithUnits(transaction).where(eq(jobs.id, id)))[0];
 }
 
+/** Those of the given jobs that are there, in the given order. */
+export async function readJobs(transaction: FirmTransaction, ids: readonly string[]) {
+  if (ids.length === 0) return [];
+  const rows = await jobsWithUnits(transaction).where(inArray(jobs.id, [...ids]));
+  const byId = new Map(rows.map((each) => [each.job.id, each]));
+  return ids.flatMap((id) => byId.get(id) ?? []);
+}
+
 /** Which jobs a list shows: those that every word of a question begins a word of, so many at a time. */
 export interface JobQuestion {
   readonly isOpen?: boolean;
@@ -70,11 +78,10 @@ export async function listJobs(
     .limit(most)
     .offset(from);
   // The page's jobs first, then what belongs to each: joined before, every job of the firm would be.
-  const ids = (await found).map((each) => each.id);
-  if (ids.length === 0) return [];
-  const rows = await jobsWithUnits(transaction).where(inArray(jobs.id, ids));
-  const byId = new Map(rows.map((each) => [each.job.id, each]));
-  return ids.flatMap((id) => byId.get(id) ?? []);
+  return readJobs(
+    transaction,
+    (await found).map((each) => each.id),
+  );
 }
 
 /** Of those that words find, no more than `mostCounted` and one of each kind. */

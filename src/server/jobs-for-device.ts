@@ -1,10 +1,12 @@
 import { validate as isUuid } from 'uuid';
 import { longLogbook, type JobFile } from '../core/job-file';
 import type { FirmTransaction } from '../database/client';
-import { countEntries } from '../database/entries';
+import { countEntriesOfEach, readLogbooks, readWriters } from '../database/entries';
+import { readJobs, type JobWithUnit } from '../database/jobs';
+import { listTechnicians } from '../database/technicians';
 import { mostAtOnce } from './entries-after';
-import { NotFound, Refused } from './errors';
-import { readJobFile, readLongJobHead } from './read-job';
+import { Refused } from './errors';
+import { jobFileOf } from './job-file-of';
 
 /** Jobs for a device that has not opened them. */
 export interface JobsForDevice {
@@ -35,19 +37,26 @@ export async function jobsForDevice(
     const message = `Which jobs? At most ${mostAsked} ids with commas between them.`;
     throw new Refused([{ pointer: '/ids', message }]);
   }
-  const jobs: JobFile[] = [];
+  // Each kind of thing is asked for once: every device asks for twenty-five jobs with its first page.
+  const stored = await readJobs(transaction, [...ids]);
+  const technicians = await listTechnicians(transaction);
+  const counts = await countEntriesOfEach(transaction, [...ids]);
+  const countOf = ({ job }: JobWithUnit) => counts.get(job.id) ?? 0;
+  const short = stored.filter((each) => countOf(each) <= longLogbook);
+  const logbooks = await readLogbooks(
+    transaction,
+    short.map(({ job }) => job.id),
+  );
   const long: LongJob[] = [];
-  for (const id of ids) {
-    try {
-      const count = await countEntries(transaction, id);
-      if (count <= longLogbook) jobs.push(await readJobFile(transaction, id));
-      else {
-        const head = await readLongJobHead(transaction, id);
-        long.push({ head, logbook: { count, atOnce: mostAtOnce } });
-      }
-    } catch (error) {
-      if (!(error instanceof NotFound)) throw error;
-    }
+  for (const each of stored) {
+    const count = countOf(each);
+    if (count <= longLogbook) continue;
+    const writers = await readWriters(transaction, each.job.id);
+    long.push({
+      head: jobFileOf(each, [], technicians, writers),
+      logbook: { count, atOnce: mostAtOnce },
+    });
   }
-  return { jobs, long };
+  const logbookOf = ({ job }: JobWithUnit) => logbooks.get(job.id) ?? [];
+  return { jobs: short.map((each) => jobFileOf(each, logbookOf(each), technicians)), long };
 }
