@@ -127,7 +127,7 @@ export function Keypad({
           {...key('-')}
         >
           {isBelow ? '+' : '−'}
-          <span className="text-small font-normal text-ink-2">
+          <span className="text-micro leading-none font-normal text-ink-2">
             {isBelow ? 'above nought' : 'below nought'}
           </span>
         </button>

@@ -271,7 +271,26 @@ test('what is typed can be read above the keypad, however many steps a check has
   const typed = await page.getByLabel('typed reading').boundingBox();
   const keypad = await page.getByRole('button', { name: '7', exact: true }).boundingBox();
   expect(typed!.y).toBeGreaterThan(0);
-  if (isPhone(page)) expect(typed!.y + typed!.height).toBeLessThanOrEqual(keypad!.y);
+  if (!isPhone(page)) return;
+  expect(typed!.y + typed!.height).toBeLessThanOrEqual(keypad!.y);
+
+  // On its side, or in half a window, the keys lie over nothing that says what they are for.
+  for (const [width, height] of [
+    [844, 390],
+    [667, 320],
+    [320, 480],
+  ] as const) {
+    await page.setViewportSize({ width, height });
+    await page.evaluate(() => window.scrollTo(0, 0));
+    const asked = page.locator('[data-check] h2').first();
+    const isSeen = () =>
+      asked.evaluate((heading) => {
+        const { x, y, height: tall } = heading.getBoundingClientRect();
+        return heading.contains(document.elementFromPoint(x + 4, y + tall / 2));
+      });
+    await expect.poll(isSeen, `at ${width} by ${height}`).toBe(true);
+    if (width > height) await expect(page.getByRole('group', { name: 'Keypad' })).toBeInViewport();
+  }
 });
 
 test('12.5 Ω, 240 V and 13 A are named as not all true, and asked for again @desk', async ({

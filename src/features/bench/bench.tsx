@@ -212,18 +212,20 @@ function OpenBench({ initial, first, coming, system }: BenchProps) {
       <main
         aria-busy={!at.isFresh || at.isQuick}
         data-entries={job.entries.length}
-        className="flex min-h-0 flex-1 flex-col lg:grid lg:grid-cols-[340px_minmax(0,1fr)_330px] lg:grid-rows-[minmax(0,1fr)]"
+        className="flex min-h-0 flex-1 flex-col low:grid low:grid-cols-[minmax(0,1fr)_minmax(300px,46%)] low:content-start lg:grid lg:grid-cols-[340px_minmax(0,1fr)_330px] lg:grid-rows-[minmax(0,1fr)]"
       >
         <div className="contents lg:flex lg:min-h-0 lg:flex-col lg:border-r lg:border-hair">
           {at.failure && <Failure message={at.failure} />}
           {!answer && !at.failure && (
             <>
               <Loading />
-              <div className="sticky bottom-0 order-4 mt-auto bg-sheet lg:hidden">{phoneNav}</div>
+              <div className="sticky bottom-0 order-4 col-span-2 mt-auto bg-sheet lg:hidden">
+                {phoneNav}
+              </div>
             </>
           )}
           {answer && check !== undefined && (
-            <div className="order-1 lg:order-none lg:min-h-0 lg:flex-1 lg:overflow-y-auto">
+            <div className="order-1 low:col-start-1 lg:order-none lg:min-h-0 lg:flex-1 lg:overflow-y-auto">
               <CheckPanel
                 jobId={job.job.id}
                 check={check}
@@ -239,7 +241,7 @@ function OpenBench({ initial, first, coming, system }: BenchProps) {
                   probes.length > 0 || named?.around ? (
                     <button
                       type="button"
-                      className="h-[118px] w-[46%] shrink-0 border border-hair lg:hidden"
+                      className="h-[118px] w-[46%] shrink-0 border border-hair low:hidden lg:hidden"
                       onClick={openPicture}
                       aria-label={`Open the whole ${family.drawing.title.toLowerCase()}`}
                     >
@@ -251,7 +253,7 @@ function OpenBench({ initial, first, coming, system }: BenchProps) {
             </div>
           )}
           {answer && check === undefined && (
-            <div className="order-1 flex flex-1 flex-col overflow-y-auto lg:order-none">
+            <div className="order-1 flex flex-1 flex-col overflow-y-auto low:col-span-2 lg:order-none">
               <VerdictPanel
                 job={job}
                 answer={answer.answer}
@@ -267,7 +269,7 @@ function OpenBench({ initial, first, coming, system }: BenchProps) {
             </div>
           )}
           {check !== undefined && (
-            <div className="sticky bottom-0 z-10 order-4 mt-auto border-t border-edge bg-sheet lg:static lg:order-none">
+            <div className="sticky bottom-0 z-10 order-4 mt-auto border-t border-edge bg-sheet low:top-14 low:bottom-auto low:col-start-2 low:row-span-3 low:row-start-1 low:mt-0 low:self-start low:border-t-0 low:border-l short:static lg:static lg:order-none">
               {suspectLine}
               {at.problem && (
                 <p role="alert" className="border-b border-edge px-4 py-2 font-medium">
@@ -310,7 +312,7 @@ function OpenBench({ initial, first, coming, system }: BenchProps) {
                   />
                   <div
                     data-keypad-place=""
-                    className={`h-[224px] lg:block lg:h-[min(320px,35dvh)] ${isWaiting ? 'hidden' : ''}`}
+                    className={`h-[224px] low:h-[208px] lg:block lg:h-[min(320px,35dvh)] ${isWaiting ? 'hidden' : ''}`}
                   >
                     <Keypad
                       typesFor={check}
@@ -368,7 +370,7 @@ function OpenBench({ initial, first, coming, system }: BenchProps) {
 
         <div className="contents lg:flex lg:min-h-0 lg:flex-col">
           {answer && at.expectation && check !== undefined && quantity && !named?.valuesAt && (
-            <div className="order-2 lg:order-none lg:border-b lg:border-hair lg:pt-2">
+            <div className="order-2 low:col-start-1 lg:order-none lg:border-b lg:border-hair lg:pt-2">
               <ReadingDisplay
                 expectation={at.expectation}
                 text={at.text}

@@ -26,7 +26,7 @@ export function ObservationAnswers({
   const isMany = values.length > mostInOneColumn;
   return (
     <div
-      className={`grid p-4 ${isMany ? 'max-h-[55dvh] grid-cols-2 gap-2 overflow-y-auto lg:max-h-[48dvh]' : 'gap-3 lg:gap-2 lg:py-3'}`}
+      className={`grid p-4 ${isMany ? 'max-h-[55dvh] grid-cols-2 gap-2 overflow-y-auto low:max-h-none short:max-h-none lg:max-h-[48dvh]' : 'gap-3 lg:gap-2 lg:py-3'}`}
       role="group"
       aria-label="What you found"
     >

@@ -68,11 +68,11 @@ export function ReadingDisplay(props: ReadingDisplayProps) {
     <section
       ref={section}
       aria-label="Reading"
-      className="scroll-mb-[392px] px-4 lg:scroll-mb-0 lg:px-5"
+      className="scroll-mb-[392px] px-4 low:scroll-mb-2 short:scroll-mb-2 lg:scroll-mb-0 lg:px-5"
     >
       <div className="flex items-end justify-between gap-4">
         <output
-          className="flex min-h-[76px] items-baseline text-[72px] leading-[76px] font-semibold text-act lg:min-h-[104px] lg:text-[104px] lg:leading-[104px]"
+          className="flex min-h-[76px] items-baseline text-[72px] leading-[76px] font-semibold text-act low:min-h-[52px] low:text-[48px] low:leading-[52px] lg:min-h-[104px] lg:text-[104px] lg:leading-[104px]"
           aria-label="typed reading"
           data-typed-display=""
         >

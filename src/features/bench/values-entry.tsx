@@ -86,7 +86,7 @@ export function ValuesEntry({
   return (
     <form
       // Many values take two columns and scroll by themselves: the steps above stay in reach.
-      className={`p-4 ${isMany ? 'grid max-h-[46vh] grid-cols-2 items-end gap-x-3 gap-y-2 overflow-y-auto' : 'space-y-3'}`}
+      className={`p-4 ${isMany ? 'grid max-h-[46vh] grid-cols-2 items-end gap-x-3 gap-y-2 overflow-y-auto low:max-h-none short:max-h-none' : 'space-y-3'}`}
       onSubmit={(event) => {
         event.preventDefault();
         enter();

@@ -43,7 +43,7 @@ export function CodeAnswers({
     });
   const hasNone = pack.codes.some(({ saw }) => saw === codes.none);
   return (
-    <div className="max-h-[55dvh] overflow-y-auto p-4 lg:max-h-[48dvh]">
+    <div className="max-h-[55dvh] overflow-y-auto p-4 low:max-h-none short:max-h-none lg:max-h-[48dvh]">
       {packs.length > 1 && (
         <label className="mb-2 block text-small font-medium">
           By the list of
