@@ -194,7 +194,7 @@ function OpenBench({ initial, first, coming, system }: BenchProps) {
   );
 
   return (
-    <div className="flex min-h-dvh flex-col lg:h-dvh lg:min-h-0 lg:overflow-hidden">
+    <div className="flex min-h-dvh flex-col lg:h-dvh lg:min-h-[700px] lg:overflow-clip">
       <PatternDefinitions />
       <StateBar
         job={job}

@@ -36,7 +36,7 @@ export function StateBar({ job, state, isHearing, trouble, openRun, onMakeSafe }
   );
   return (
     <>
-      <header className="sticky top-0 z-10 flex flex-wrap items-stretch border-b-2 border-rule bg-paper lg:static lg:h-14 lg:flex-nowrap">
+      <header className="sticky top-0 z-10 flex flex-wrap items-stretch border-b-2 border-rule bg-paper lg:h-14 lg:flex-nowrap">
         <Link
           href="/"
           className="hidden items-center border-r border-hair px-4 lg:flex"
