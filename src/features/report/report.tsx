@@ -95,7 +95,7 @@ function Heading({ job }: { job: JobFile }) {
   const present = people.filter((each, index) => index === 0 || wrote.has(each.id));
   return (
     <section
-      className="grid gap-4 border-b border-hair py-3 text-small sm:grid-cols-3 print:grid-cols-3"
+      className="grid grid-cols-1 gap-4 border-b border-hair py-3 text-small sm:grid-cols-3 print:grid-cols-3"
       aria-label="For, unit, by"
     >
       <div>
