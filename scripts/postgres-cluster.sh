@@ -1,6 +1,6 @@
 #!/usr/bin/env bash
 # A private PostgreSQL cluster for this checkout, on loopback, with a generated password.
-#   scripts/postgres-cluster.sh start|stop|status|url|backup FILE|restore FILE|restored
+#   scripts/postgres-cluster.sh start|stop|status|url|backup FILE|read-backup FILE|put-in-place
 # Three roles: the administrator, which this script alone uses; the owner of the tables, no superuser, whose address it prints
 # and migrations use; the application, which migrations make and the server connects as.
 # Root drops to the postgres user, since initdb and postgres refuse root; anyone else runs it as themselves.
@@ -87,12 +87,14 @@ give_to_owner() {
         where nspname in ('public', 'drizzle') and nspowner <> '$owner'::regrole
     loop execute each.command; end loop; end \$\$" "$1"
 }
+# One start or restore at a time.
+alone() { exec 9<"$state"; flock -w 120 9 || die "another start of the database holds $state"; }
 start() {
   mkdir -p "$root/.ohmmeter" "$state" "$socket"
   mkdir -p "$state/logs"; chmod 700 "$state/logs"
   if [ "$(id -u)" = 0 ]; then chown postgres "$state" "$socket" "$state/logs"; fi
   chmod 755 "$state"; chmod 700 "$socket"
-  exec 9<"$state"; flock -w 120 9 || die "another start of the database holds $state"
+  alone
   local i pid port
   for i in $(seq 300); do # starting up, in recovery, or orphans of a kill -9
     if [ -z "$(processes)" ] || running; then break; fi
@@ -114,6 +116,7 @@ start() {
   fi
   make_owner
   [ "$(query "select count(*) from pg_database where datname='$database'")" = 1 ] || query "create database $database owner $owner"
+  query "alter database $database allow_connections true" # closed by a restore that was cut off
   [ "$(query "select pg_get_userbyid(datdba) from pg_database where datname='$database'")" = "$owner" ] || query "alter database $database owner to $owner"
   give_to_owner "$database"
   url
@@ -124,26 +127,34 @@ backup() {
   (umask 077; administer pg_dump -Fc -d "$database" -f "$1.part") || { rm -f "$1.part"; die "the backup was not made; nothing was changed"; }
   mv "$1.part" "$1"
 }
-# Into a database of its own first; only a whole one takes the place of the one that was, which is kept under another name.
-restore() {
-  local kept
-  kept="${database}_before_$(date +%Y%m%d_%H%M%S)"
+# Into a database of its own, whose address it prints: there it is brought up to date before it takes anything's place.
+read_backup() {
+  alone
   administer pg_restore -l "$1" >/dev/null 2>&1 || die "\"$1\" is no backup that Ohmmeter made. Nothing was changed."
   query "drop database if exists ${database}_restored with (force)"
   query "create database ${database}_restored owner $owner"
   administer pg_restore --exit-on-error -d "${database}_restored" "$1" || {
     query "drop database ${database}_restored with (force)"; die "the backup could not be read to its end. Nothing was changed."
   }
+  # By it migrations know that they have to tell of it.
+  query "create table if not exists put_back ()" "${database}_restored"
   give_to_owner "${database}_restored"
+  echo "$(url)_restored"
+}
+# What was read takes the place of what there is, which is kept under the name that it prints.
+put_in_place() {
+  local kept
+  alone
+  kept="${database}_before_$(date +%Y%m%d_%H%M%S)"
   query "alter database $database allow_connections false"
-  query "select pg_terminate_backend(pid) from pg_stat_activity where datname='$database'" >/dev/null
-  query "alter database $database rename to $kept"
-  query "alter database ${database}_restored rename to $database"
-  query "alter database $kept allow_connections true"
+  query "select pg_terminate_backend(pid) from pg_stat_activity where datname in ('$database', '${database}_restored')" >/dev/null
+  # Both names at once: between them a start would make an empty database.
+  query "begin; alter database $database rename to $kept; alter database ${database}_restored rename to $database;
+    alter database $kept allow_connections true; commit" || {
+    query "alter database $database allow_connections true"; die "the backup could not take its place. Nothing was changed."
+  }
   echo "$kept"
 }
-# Devices that hear of it send what the backup lacks.
-restored() { query "insert into restores default values" "$database"; }
 stop() { if postmaster_runs; then as "$binaries/pg_ctl" -D "$data" -m fast -w -t 30 -s stop; fi; }
 
 case "${1:-}" in
@@ -152,7 +163,7 @@ case "${1:-}" in
   status) if running; then echo running; else echo stopped; exit 1; fi ;;
   url) url ;;
   backup) backup "$2" ;;
-  restore) restore "$2" ;;
-  restored) restored ;;
-  *) echo "usage: $0 start|stop|status|url|backup FILE|restore FILE|restored" >&2; exit 2 ;;
+  read-backup) read_backup "$2" ;;
+  put-in-place) put_in_place ;;
+  *) echo "usage: $0 start|stop|status|url|backup FILE|read-backup FILE|put-in-place" >&2; exit 2 ;;
 esac

@@ -28,6 +28,7 @@ export async function migrateDatabase(
     await setPassword(client, applicationPassword);
     await refuseNewer(client, migrationsFolder);
     await migrate(drizzle(client), { migrationsFolder });
+    await tellOfRestore(client);
   } finally {
     await client.end();
   }
@@ -51,6 +52,19 @@ async function refuseNewer(client: pg.Client, migrationsFolder: string): Promise
     'The database was brought up to date by a newer version of Ohmmeter than this one. Nothing was changed. Start the newer version again, or restore a backup from before it.',
   );
 }
+
+/**
+ * A backup that is about to take the place of what is here carries a table that says so, and is told of once: that ends the
+ * proofs of before, and by it the devices know that they have to send what came after the backup.
+ */
+const tellOfRestore = (client: pg.Client) =>
+  client.query(`
+    do $$ begin
+      if to_regclass('public.put_back') is not null then
+        insert into public.restores default values;
+        drop table public.put_back;
+      end if;
+    end $$`);
 
 const mostTries = 10;
 

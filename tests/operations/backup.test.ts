@@ -40,6 +40,14 @@ afterAll(() => {
   rmSync(root, { recursive: true, force: true });
 });
 
+async function putBack(file: string) {
+  const aside = run('read-backup', file);
+  await migrateDatabase(aside, password, path.resolve('src/database/migrations'));
+  // Kept by the second in which it was put aside.
+  await new Promise((resolve) => setTimeout(resolve, 1100));
+  run('put-in-place');
+}
+
 async function firmsOf(ownerUrl: string): Promise<string[]> {
   const { database, pool } = connect(applicationUrl(ownerUrl, password));
   try {
@@ -76,17 +84,21 @@ describe('a backup', () => {
     run('stop');
     rmSync(path.join(root, '.ohmmeter'), { recursive: true });
     run('start');
-    run('restore', file);
+    await putBack(file);
+    await putBack(file);
     const again = run('start');
+    // A start is no restore.
     await migrateDatabase(again, password, path.resolve('src/database/migrations'));
     expect(await firmsOf(again)).toEqual(['Firm that was saved']);
-    // Devices hear of it, each time anew.
-    run('restored');
-    run('restored');
     const owner = new pg.Client({ connectionString: again });
     await owner.connect();
+    // The second began with what the backup knew: it is told of once, too.
     const { rowCount } = await owner.query('select from restores');
-    expect(rowCount).toBe(2);
+    expect(rowCount).toBe(1);
+    const { rows: kept } = await owner.query(
+      `select from pg_database where datname like 'ohmmeter_before_%' and datallowconn`,
+    );
+    expect(kept).toHaveLength(2);
     const { rows } = await owner.query(
       `select rolname, rolsuper, rolbypassrls from pg_roles where rolname in ('ohmmeter_app', 'ohmmeter_schema') order by 1`,
     );
@@ -106,11 +118,31 @@ describe('a backup', () => {
       const before = await firmsOf(run('start'));
       const file = path.join(root, 'other.backup');
       writeFileSync(file, text);
-      expect(() => run('restore', file)).toThrow(/is no backup/);
+      expect(() => run('read-backup', file)).toThrow(/is no backup/);
       expect(await firmsOf(run('start'))).toEqual(before);
     },
     60_000,
   );
+});
+
+describe('a restore that was cut off', () => {
+  it('before the backup took its place leaves what there was, once it is started again', async () => {
+    const url = run('start');
+    const before = await firmsOf(url);
+    // Nobody closes the database that it is connected to.
+    const owner = new pg.Client({ connectionString: url.replace(/ohmmeter$/, 'postgres') });
+    await owner.connect();
+    await owner.query('alter database ohmmeter allow_connections false');
+    await owner.end();
+    expect(await firmsOf(run('start'))).toEqual(before);
+  }, 60_000);
+
+  it('whose backup cannot take its place changes nothing', async () => {
+    const before = await firmsOf(run('start'));
+    // Nothing was read: only one of the two names can be changed.
+    expect(() => run('put-in-place')).toThrow(/Nothing was changed/);
+    expect(await firmsOf(run('url'))).toEqual(before);
+  }, 60_000);
 });
 
 describe('a database', () => {
