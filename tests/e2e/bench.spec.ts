@@ -127,6 +127,17 @@ test('what a second tab enters is seen within two seconds, and ends a proof here
   await chooseCheck(other, 'Supply, limit 1 to 3');
   await doSteps(other);
   await expect(page.getByText('Power ON', { exact: true })).toBeVisible({ timeout: 2000 });
+
+  // Nor does anybody go on with a job that is closed without being told, and without a way back to it.
+  await other.goto(`${baseUrl()}/jobs/${jobId}/repair`);
+  await other.getByLabel(/^Reason/).fill('wrong house');
+  await other.getByRole('button', { name: 'Close, not repaired' }).click();
+  await expect(page.getByText('Closed, not repaired')).toBeVisible({ timeout: 3000 });
+  await expect(page.getByText('wrong house')).toBeVisible();
+  await page.getByRole('button', { name: 'Take up again' }).click();
+  await expect(page.getByText('Closed, not repaired')).toBeHidden();
+  await expect(other.getByRole('button', { name: 'Close, not repaired' })).toBeVisible();
+  expect((await sentJob(page, jobId)).entries.at(-1)).toMatchObject({ status: 'diagnosing' });
   await other.close();
 });
 

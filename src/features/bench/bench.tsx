@@ -202,6 +202,7 @@ function OpenBench({ initial, first, coming, system }: BenchProps) {
         isHearing={record.isHearing}
         trouble={record.trouble}
         onMakeSafe={() => setSheet('prove-dead')}
+        append={record.append}
       />
       {answer?.answer.stop && (
         <StopNote

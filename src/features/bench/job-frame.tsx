@@ -33,6 +33,7 @@ export function JobFrame({
         isHearing={record.isHearing}
         trouble={record.trouble}
         onMakeSafe={() => setProving(true)}
+        append={append}
       />
       <main className="mx-auto w-full max-w-[1240px] flex-1 p-4 lg:p-5">
         <div className="mb-4 flex flex-wrap items-center justify-between gap-3">

@@ -5,11 +5,13 @@ import type { JobFile, JobState, ProofEnd } from '@/core/job-file';
 import { familyOfJob, isWorkedDead } from '@/core/appliances';
 import { wordsOf } from '@/features/record/family-words';
 import { clockTime, plateWords, terminalName } from '@/features/record/words';
+import type { NewEntry } from '@/features/record/use-job-record';
 import { KeptOnItsWay, KeptRow } from '@/features/device/kept-note';
 import { RunningTimers } from '@/features/procedures/running-timers';
 import { Wordmark } from '@/ui/marks';
 import { useSettled } from '@/ui/settled';
 import { DisconnectedSign, ElectricitySign, WarningSign } from '@/ui/signs';
+import { EndedRow } from './ended-row';
 
 export interface StateBarProps {
   readonly job: JobFile;
@@ -21,10 +23,20 @@ export interface StateBarProps {
   /** A run of a procedure that the page itself shows. */
   readonly openRun?: string;
   onMakeSafe(): void;
+  /** Writes into the logbook. */
+  append(entry: NewEntry): unknown;
 }
 
 /** Always on top: which job, how the power stands, what is open and lifted, what has not been sent. */
-export function StateBar({ job, state, isHearing, trouble, openRun, onMakeSafe }: StateBarProps) {
+export function StateBar({
+  job,
+  state,
+  isHearing,
+  trouble,
+  openRun,
+  onMakeSafe,
+  append,
+}: StateBarProps) {
   const { site, unit, job: head } = job;
   const family = familyOfJob(job);
   const words = wordsOf(family);
@@ -125,6 +137,13 @@ export function StateBar({ job, state, isHearing, trouble, openRun, onMakeSafe }
           </Link>
         </nav>
       </header>
+      <EndedRow
+        job={job}
+        status={state?.status}
+        onTakeUp={() =>
+          append({ kind: 'status', status: state?.verdict ? 'repairing' : 'diagnosing' })
+        }
+      />
       {told && (
         <p
           role="alert"
@@ -209,7 +228,7 @@ function PowerState({
           {state.failedProof?.kind === 'live'
             ? state.failedProof.between.map(terminalName).join(' to ')
             : state.power === 'unknown'
-              ? 'until proved dead'
+              ? (gapWords(state) ?? 'until proved dead')
               : 'live parts'}
         </span>
       </span>
@@ -227,6 +246,10 @@ function whyNotProved({ failedProof, proofEndedBy }: JobState): string | undefin
   }
   return proofEndedBy === undefined ? undefined : endings[proofEndedBy];
 }
+
+/** That a proof went with what nobody here knows of. */
+const gapWords = ({ proofEndedBy }: JobState): string | undefined =>
+  proofEndedBy === 'restored' || proofEndedBy === 'brought-in' ? endings[proofEndedBy] : undefined;
 
 const endings: Readonly<Record<ProofEnd, string>> = {
   'power-on': 'it was on since',

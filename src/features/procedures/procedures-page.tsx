@@ -67,6 +67,7 @@ function Procedures({
         trouble={record.trouble}
         openRun={own}
         onMakeSafe={() => setProving(true)}
+        append={record.append}
       />
       <main className="flex-1">
         {record.isReady ? (

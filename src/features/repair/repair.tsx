@@ -40,6 +40,7 @@ export function RepairPage({
           isHearing={record.isHearing}
           trouble={record.trouble}
           onMakeSafe={() => setProving(true)}
+          append={append}
         />
         {answer ? (
           <Stages record={record} answer={answer} system={system} firm={firm} />
