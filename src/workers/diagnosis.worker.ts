@@ -112,9 +112,11 @@ const service = {
     };
   },
 
-  /** What the job's report says, from one look ahead: the tables for more are with the server. */
+  /** What the job's report says: the same as the bench, and as the server's own report. */
   async report(sent: SentJob): Promise<ReportAnswer> {
-    return reportAnswer(await taken(sent), { depth: 'one-step' });
+    const job = await taken(sent);
+    await downloadTables(job);
+    return reportAnswer(job);
   },
 
   /** What a check would read if it is taken with this load. */

@@ -10,6 +10,7 @@ import {
 import { plate4500 } from '../plates';
 import {
   answerCheck,
+  baseUrl,
   currentCheck,
   openByForm,
   openJob,
@@ -90,6 +91,31 @@ for (const { fault, seed } of hiddenFaults) {
     },
   );
 }
+
+test('what a first look ahead says is not called enough or not, and not acted on @phone', async ({
+  page,
+}) => {
+  const known = await page.request.get(`${baseUrl()}/api/for-device`);
+  const { jobs } = (await known.json()) as { jobs: { job: { id: string; number: number } }[] };
+  // Of the demo: one step ahead it seems worth another check, and looked at closely it is enough.
+  const { id } = jobs.find(({ job }) => job.number === 1003)!.job;
+  await page.addInitScript(() => {
+    const said = ((window as { said?: Set<string> }).said = new Set<string>());
+    new MutationObserver(() => {
+      const act = [...document.querySelectorAll('button')].find(
+        ({ textContent }) => textContent === 'Act on this verdict',
+      );
+      const words = /Working out whether it is enough|Not yet enough|Enough to repair on/.exec(
+        document.body?.textContent ?? '',
+      )?.[0];
+      if (act && words) said.add(`${words}, ${act.disabled ? 'barred' : 'open'}`);
+    }).observe(document, { subtree: true, childList: true, characterData: true, attributes: true });
+  });
+  await page.goto(`${baseUrl()}/jobs/${id}/repair`);
+  await expect(page.getByText('Enough to repair on')).toBeVisible();
+  const said = await page.evaluate(() => [...(window as { said?: Set<string> }).said!]);
+  expect(said).toEqual(['Working out whether it is enough, barred', 'Enough to repair on, open']);
+});
 
 test('a small tank with one element is diagnosed the same way @phone', async ({ page }) => {
   const plate = electricStorageOneElement.plateOf({

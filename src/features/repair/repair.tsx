@@ -28,7 +28,7 @@ export function RepairPage({
 }) {
   const record = useJobRecord(initial);
   const { job, isReady, append } = record;
-  const { answer } = useBenchAnswer(job, isReady, undefined);
+  const { answer, isFresh, isQuick, failure } = useBenchAnswer(job, isReady, undefined);
   const [isProving, setProving] = useState(false);
   return (
     <JobFamily job={job}>
@@ -43,7 +43,15 @@ export function RepairPage({
           append={append}
         />
         {answer ? (
-          <Stages record={record} answer={answer} system={system} firm={firm} />
+          <Stages
+            {...{ record, answer, system, firm }}
+            isSettled={(isFresh && !isQuick) || failure !== undefined}
+          />
+        ) : failure !== undefined ? (
+          <p className="p-5 text-lead" role="alert">
+            The verdict could not be worked out: {failure} Nothing of the job is lost; the logbook
+            has it all. Load the page again.
+          </p>
         ) : (
           <p className="p-5 text-lead" role="status">
             Working out the verdict

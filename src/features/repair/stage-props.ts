@@ -14,6 +14,8 @@ export interface FirmTerms {
 export interface StageProps {
   readonly record: JobRecord;
   readonly answer: BenchAnswer;
+  /** False while the answer is a first look, or of the logbook before its last entries: nobody acts on it yet. */
+  readonly isSettled: boolean;
   readonly system: UnitSystem;
   readonly firm: FirmTerms;
 }

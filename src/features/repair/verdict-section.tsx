@@ -10,7 +10,7 @@ import { Tick } from '@/ui/marks';
 import type { StageProps } from './stage-props';
 
 /** The verdict with its reasons, and the decision to act on it: stored with what it was worked out by. */
-export function VerdictSection({ record, answer, system }: StageProps) {
+export function VerdictSection({ record, answer, isSettled, system }: StageProps) {
   const { parameterHash } = useFamily();
   const words = useWords();
   const { suspects, decided, afterRepair } = answer.answer;
@@ -52,16 +52,18 @@ export function VerdictSection({ record, answer, system }: StageProps) {
           prove it. If it is not, act on what stands below.
         </p>
       )}
-      <p className="text-small text-ink-2">
+      <p className="text-small text-ink-2" role="status">
         {verdict
           ? 'Acted on'
           : hasHeld
             ? 'As it stands now'
             : rounds.length > 0
               ? 'What may still be wrong'
-              : decided
-                ? 'Enough to repair on'
-                : 'Not yet enough to repair on'}
+              : !isSettled
+                ? 'Working out whether it is enough'
+                : decided
+                  ? 'Enough to repair on'
+                  : 'Not yet enough to repair on'}
       </p>
       <p className="flex items-end justify-between gap-3">
         <span className="text-title leading-tight font-semibold">
@@ -117,11 +119,12 @@ export function VerdictSection({ record, answer, system }: StageProps) {
           <button
             type="button"
             className={hasHeld ? 'button w-full' : 'button button-act min-h-14 w-full text-lead'}
+            disabled={!isSettled}
             onClick={act}
           >
             Act on this verdict
           </button>
-          {!decided && (
+          {!decided && isSettled && (
             <Link href={`/jobs/${record.job.job.id}`} className="button w-full">
               Back to the checks: it is not sure yet
             </Link>
