@@ -66,7 +66,7 @@ function stageOf(entryCount: number, state: JobState, decided: boolean): Stage {
   if (status === 'waiting-for-part') return 'waiting';
   // A second verdict after a first repair is a verdict again.
   if (state.repairsDone.length > 0 && !state.verdict) return 'proof';
-  if (status === 'repairing') return 'repair';
-  if (decided || state.verdict) return 'verdict';
+  if (status === 'repairing' || state.verdict) return 'repair';
+  if (decided) return 'verdict';
   return entryCount === 0 ? 'call' : 'diagnose';
 }

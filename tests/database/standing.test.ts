@@ -46,6 +46,30 @@ describe('until it is worked out', () => {
     });
   });
 
+  it('a job that is closed is open again once it is taken up, and in repair once its verdict is acted on', async () => {
+    const job = await firm.open(firm.live);
+    const status = (status: 'closed-not-repaired' | 'diagnosing'): Entry => ({
+      ...stamp(),
+      kind: 'status',
+      status,
+      reason: 'wrong house',
+    });
+    await firm.record(job, [status('closed-not-repaired')], firm.live);
+    expect(await standingIn(job)).toMatchObject({ stage: 'closed', isOpen: false });
+    await firm.record(job, [status('diagnosing')], firm.live);
+    expect(await standingIn(job)).toMatchObject({ stage: 'diagnose', isOpen: true });
+    const acted: Entry = {
+      ...stamp(),
+      kind: 'verdict',
+      engine: 'of-this-test',
+      parameters: 'of-this-test',
+      repair: 'replace-upper-element',
+      suspects: [],
+    };
+    await firm.record(job, [acted], firm.live);
+    expect(await standingIn(job)).toMatchObject({ stage: 'repair', isOpen: true });
+  });
+
   it('it keeps the suspects of before, and the same stage once it is worked out', () => {
     const file = jobWith([ohms(12.8)]);
     const before = standingOf(file);

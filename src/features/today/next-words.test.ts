@@ -19,6 +19,13 @@ describe('what is next on a job', () => {
     expect(words({ ...standing, next })).toMatch(/^Upper element.*, about 4 min$/);
   });
 
+  it('is the repair, once the verdict was acted on', () => {
+    const suspects = [{ repair: 'replace-lower-element', probability: 0.98 }];
+    const decided = { ...standing, suspects, decided: true };
+    expect(words({ ...decided, stage: 'verdict' })).toBe('Act on it: lower element');
+    expect(words({ ...decided, stage: 'repair' })).toBe('Repair it: lower element');
+  });
+
   it('is nothing more only where that was worked out', () => {
     expect(words(standing)).toBe('Nothing left that would tell more');
     expect(words({ ...standing, isSettled: false })).toBe('Next check');

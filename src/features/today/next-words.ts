@@ -14,7 +14,9 @@ export function nextWords(
   if (stage === 'closed') return reason ?? 'Report ready';
   if (stage === 'waiting') return reason ?? 'Waiting for a part';
   if (stage === 'proof') return 'Prove the repair';
-  if (decided) return `Act on it: ${words.suspect(suspects[0]?.repair ?? '').toLowerCase()}`;
+  const suspect = words.suspect(suspects[0]?.repair ?? '').toLowerCase();
+  if (stage === 'repair') return `Repair it: ${suspect}`;
+  if (decided) return `Act on it: ${suspect}`;
   // What nobody has worked out yet says nothing about the unit.
   if (!next) return isSettled === false ? 'Next check' : 'Nothing left that would tell more';
   return `${capital(words.check(next.check))}, about ${minutesText(next.minutes)}`;
