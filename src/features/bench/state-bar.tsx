@@ -59,7 +59,7 @@ export function StateBar({
         <h1 className="sr-only lg:hidden">
           Job {head.number}, {site?.customer}
         </h1>
-        <div className="hidden min-w-24 flex-1 items-center gap-4 px-4 lg:flex">
+        <div className="hidden min-w-44 flex-1 items-center gap-4 px-4 lg:flex">
           <h1 className="shrink-0 text-[24px] font-semibold">{head.number}</h1>
           <div className="min-w-0 leading-tight">
             <div className="truncate font-semibold">
@@ -128,7 +128,7 @@ export function StateBar({
             </Link>
           )}
           {(family.storage ?? family.tap ?? family.system) && (
-            <Link href={`/jobs/${head.id}/settings`} className="button hidden xl:inline-flex">
+            <Link href={`/jobs/${head.id}/settings`} className="button hidden 2xl:inline-flex">
               Settings
             </Link>
           )}
