@@ -35,6 +35,14 @@ export async function insertTechnician(
   await transaction.insert(technicians).values(row);
 }
 
+export async function updateTechnician(
+  transaction: FirmTransaction,
+  id: string,
+  said: Pick<Technician, 'name' | 'licence' | 'liveWork' | 'gasWork'>,
+): Promise<void> {
+  await transaction.update(technicians).set(said).where(eq(technicians.id, id));
+}
+
 export async function listTechnicians(transaction: FirmTransaction): Promise<Technician[]> {
   return transaction.select().from(technicians).orderBy(asc(technicians.name));
 }

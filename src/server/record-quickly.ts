@@ -72,10 +72,12 @@ function reliedOn(
   chosen: string | undefined,
 ): string[] | undefined {
   const { catalogue } = familyOfJob(head);
-  const sender = technicians.find((each) => each.id === chosen) ?? technicians[0];
+  const known = (id: string | undefined) => technicians.find((each) => each.id === id);
+  const sender = chosen === undefined ? technicians[0] : known(chosen);
   const relied = new Set<string>();
   const isAllowed = ({ by }: Entry, work: PermittedWork): boolean => {
-    const taker: Technician | undefined = technicians.find((each) => each.id === by) ?? sender;
+    // Somebody who is not known here may have come since: nobody else answers for them.
+    const taker: Technician | undefined = by === undefined ? sender : known(by);
     // The one statement looks the permission for live work up again; for gas the long way does.
     if (work === 'gasWork') return false;
     if (!taker?.[work] || head.constraints?.[work] === false) return false;

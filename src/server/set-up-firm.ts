@@ -2,6 +2,7 @@ import { v7 as newId } from 'uuid';
 import { asFirm, type Database } from '../database/client';
 import { insertOrganisation, insertTechnician } from '../database/technicians';
 import { Refused } from './errors';
+import { usualInstruments } from './usual-instruments';
 
 export interface NewFirm {
   readonly name: string;
@@ -42,11 +43,7 @@ export async function setUpFirm(
       licence: firm.licence?.trim() || null,
       liveWork: firm.liveWork,
       gasWork: firm.gasWork,
-      instruments: [
-        { id: 'multimeter', kind: 'multimeter' },
-        { id: 'clamp', kind: 'clamp' },
-        { id: 'thermometer', kind: 'thermometer' },
-      ],
+      instruments: usualInstruments,
     });
   });
   return organisationId;

@@ -23,6 +23,7 @@ const views = [
   { name: 'Mixing valve', job: /Lionel Strake/, path: '/mixing' },
   { name: 'Sensors', open: '/sensors' },
   { name: 'Service and prices', open: '/service' },
+  { name: 'Who works here', open: '/technicians' },
   { name: 'Report', job: /1001 Otter Lane/, path: '/report' },
 ] as const;
 

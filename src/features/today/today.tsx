@@ -83,6 +83,9 @@ export function Today({
             <Link href="/service" className="button">
               Service
             </Link>
+            <Link href="/technicians" className="button">
+              People
+            </Link>
           </div>
           <TechnicianChoice
             technicians={technicians.map(({ id, name }) => ({ id, name }))}
@@ -149,6 +152,9 @@ export function Today({
           <HouseRules schools={organisation.schools} />
           <Link href="/sensors" className="button">
             Sensors
+          </Link>
+          <Link href="/technicians" className="button">
+            People
           </Link>
         </div>
       </main>
