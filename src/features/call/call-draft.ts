@@ -90,7 +90,9 @@ export function problemsOf(
 }
 
 function problemOf(field: NumberField, text: string, system: UnitSystem): string | undefined {
-  if (text === '' && field.isOptional) return undefined;
+  if (text.trim() === '') {
+    return field.isOptional ? undefined : 'What does the plate say?';
+  }
   const parsed = readField(text, field, system);
   if (parsed.kind === 'problem') return parsed.message;
   if (parsed.kind === 'ask') return `${parsed.question} Type it without the comma.`;
