@@ -90,7 +90,7 @@ test.describe('a call with a bad plate', () => {
     await page.getByLabel('Customer', { exact: true }).fill('Plate');
     await page.getByLabel('Address').fill('5 Test Lane');
     for (const [typed, message] of [
-      ['', /Nothing is typed/],
+      ['', /What does the plate say/],
       ['0', /on a plate are/],
       ['lots', /is not a number/],
       ['-4500', /never below zero/],

@@ -197,7 +197,9 @@ test.describe('a job file that is no job file', () => {
       });
     await page.waitForURL(/\/jobs\//);
     await currentCheck(page);
-    await expect(page.getByText('until proved dead')).toBeVisible();
+    // And says why, where it is looked for.
+    await expect(page.getByText('Power ON', { exact: true })).toBeVisible();
+    await expect(page.getByText('it came as a file since')).toBeVisible();
     const logbook = page.getByRole('list', { name: 'Logbook, oldest first' });
     await expect(logbook).toContainText('Came as a file: gaps possible');
   });

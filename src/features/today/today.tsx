@@ -74,18 +74,7 @@ export function Today({
           <div className="hidden gap-2 lg:flex">
             <ThemeChoice theme={theme} />
             <HouseRules schools={organisation.schools} />
-            <Link href="/sensors" className="button">
-              Sensors
-            </Link>
-            <Link href="/codes" className="button">
-              Codes
-            </Link>
-            <Link href="/service" className="button">
-              Service
-            </Link>
-            <Link href="/technicians" className="button">
-              People
-            </Link>
+            <FirmLinks />
           </div>
           <TechnicianChoice
             technicians={technicians.map(({ id, name }) => ({ id, name }))}
@@ -150,17 +139,27 @@ export function Today({
           <ImportButton />
           <ThemeChoice theme={theme} />
           <HouseRules schools={organisation.schools} />
-          <Link href="/sensors" className="button">
-            Sensors
-          </Link>
-          <Link href="/technicians" className="button">
-            People
-          </Link>
+          <FirmLinks />
         </div>
       </main>
     </div>
   );
 }
+
+const firmPages = [
+  ['/sensors', 'Sensors'],
+  ['/codes', 'Codes'],
+  ['/service', 'Service'],
+  ['/technicians', 'People'],
+] as const;
+
+/** Pages of the firm, and of no job. */
+const FirmLinks = () =>
+  firmPages.map(([address, label]) => (
+    <Link key={address} href={address} className="button">
+      {label}
+    </Link>
+  ));
 
 function Count({ n, word }: { n: number | string; word: string }) {
   return (
