@@ -52,7 +52,9 @@ export function useBenchAnswer(
     let isGone = false;
     const service = diagnosisService();
     const take = (answer: BenchAnswer, isQuick: boolean) => {
-      if (!isGone) setOwn({ job, chosen, proofEnds, answer, isQuick });
+      if (isGone) return;
+      setFailure(undefined);
+      setOwn({ job, chosen, proofEnds, answer, isQuick });
     };
     const work = async () => {
       const before = latest.current ?? (await coming);

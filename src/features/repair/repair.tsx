@@ -42,20 +42,23 @@ export function RepairPage({
           onMakeSafe={() => setProving(true)}
           append={append}
         />
-        {answer ? (
-          <Stages
-            {...{ record, answer, system, firm }}
-            isSettled={(isFresh && !isQuick) || failure !== undefined}
-          />
-        ) : failure !== undefined ? (
+        {failure !== undefined && (
           <p className="p-5 text-lead" role="alert">
             The verdict could not be worked out: {failure} Nothing of the job is lost; the logbook
             has it all. Load the page again.
           </p>
+        )}
+        {answer ? (
+          <Stages
+            {...{ record, answer, system, firm }}
+            isSettled={isFresh && (!isQuick || failure !== undefined)}
+          />
         ) : (
-          <p className="p-5 text-lead" role="status">
-            Working out the verdict
-          </p>
+          failure === undefined && (
+            <p className="p-5 text-lead" role="status">
+              Working out the verdict
+            </p>
+          )
         )}
         <ProveDeadDialog
           isOpen={isProving}
