@@ -25,13 +25,17 @@ const usualPatience: Patience = {
   idleMilliseconds: 20_000,
 };
 
+const mostConnections = 10;
+
 export function connect(
   url: string,
   { statementMilliseconds, lockMilliseconds, idleMilliseconds }: Patience = usualPatience,
 ): { database: Database; pool: pg.Pool } {
   const pool = new pg.Pool({
     connectionString: url,
-    max: 10,
+    max: mostConnections,
+    // What was once connected stays so: on a disk that is full a new connection may be refused, and reading goes on by these.
+    min: mostConnections,
     connectionTimeoutMillis: 4000,
     statement_timeout: statementMilliseconds,
     lock_timeout: lockMilliseconds,
@@ -41,6 +45,17 @@ export function connect(
   pool.on('error', () => undefined);
   pool.on('connect', (client) => client.on('error', () => undefined));
   return { pool, database: drizzle(pool, { schema }) };
+}
+
+/** So many are connected before anybody asks: as many as read at one moment where a firm is small. */
+const readyConnections = 4;
+
+/** Connects ahead, so that whoever reads on a disk that has become full finds a connection. */
+export async function connectAhead({ $client: pool }: Database): Promise<void> {
+  const clients = await Promise.allSettled(
+    Array.from({ length: readyConnections }, () => pool.connect()),
+  );
+  for (const each of clients) if (each.status === 'fulfilled') each.value.release();
 }
 
 const global = globalThis as { ohmmeterDatabase?: Database };

@@ -93,11 +93,15 @@ export function problemOf(error: unknown): [number, ProblemAnswer] {
   ];
 }
 
-/** PostgreSQL's word for a disk without room, and the system's own. */
+/**
+ * PostgreSQL's word for a disk without room, and the system's own. A new connection may need a file that PostgreSQL keeps for
+ * all of them, and says no more of it than that it cannot be written.
+ */
 function isDiskFull(error: unknown): boolean {
   for (let each = error; each instanceof Error; each = each.cause) {
     const { code } = each as { code?: string };
     if (code === '53100' || code === 'ENOSPC' || code === 'EDQUOT') return true;
+    if (code === 'XX000' && each.message.includes('could not write init file')) return true;
   }
   return false;
 }

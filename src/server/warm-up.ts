@@ -1,6 +1,6 @@
 import { performance } from 'node:perf_hooks';
 import { setTimeout as pause } from 'node:timers/promises';
-import { applicationDatabase, DatabaseUnavailable } from '../database/client';
+import { applicationDatabase, connectAhead, DatabaseUnavailable } from '../database/client';
 import { listJobs, listUnsettled } from '../database/jobs';
 import { jobFileOf } from './job-file-of';
 import { logFault } from './log';
@@ -21,6 +21,7 @@ const lookMilliseconds = 2000;
  */
 export async function warmUp(): Promise<void> {
   try {
+    await connectAhead(applicationDatabase());
     await settleLeftOver();
     if (!(mostJobs > 0)) return;
     const rows =

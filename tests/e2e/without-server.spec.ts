@@ -140,3 +140,37 @@ test('a whole job, from the call to the report, is sent when the network is back
   await page.goto(`${server.url}/jobs/${jobId}/report`);
   await expect(page.getByText(sent.job.number!, { exact: true }).first()).toBeVisible();
 });
+
+test('a page that the server cannot make is that of the device, and the server’s when it can @desk', async ({
+  page,
+}) => {
+  await prepare(page);
+  const { name, ownerUrl } = server.test;
+  const { default: pg } = await import('pg');
+  const admin = new pg.Client({
+    connectionString: Object.assign(new URL(ownerUrl), { pathname: '/postgres' }).toString(),
+  });
+  await admin.connect();
+  await admin.query(`alter database ${name} allow_connections false`);
+  await admin.query('select pg_terminate_backend(pid) from pg_stat_activity where datname = $1', [
+    name,
+  ]);
+  try {
+    // By a link: what the router is then sent says nothing of the failure but in its middle.
+    await page
+      .getByRole('link', { name: /Kettle Corner/ })
+      .first()
+      .click();
+    expect(await currentCheck(page)).toBeDefined();
+    await page.getByRole('button', { name: 'Skip', exact: true }).click();
+    await page
+      .getByRole('link', { name: /1 kept on this device\s*The database does not answer/ })
+      .click();
+    await expect(page.getByRole('heading', { name: 'Kept on this device' })).toBeVisible();
+    await expect(page.getByRole('main')).toContainText('The database does not answer.');
+  } finally {
+    await admin.query(`alter database ${name} allow_connections true`);
+    await admin.end();
+  }
+  await expect(page.getByText('Nothing waits: the server has everything.')).toBeVisible();
+});

@@ -70,7 +70,7 @@ export function KeptRow({ jobId = '' }: { jobId?: string }) {
   const isShown = useSettled(told !== undefined && (isWide || !told.isOnItsWay));
   if (!isShown) return null;
   if (!told) return <Row first="All sent" />;
-  const { byJob, waiting, refused, since, isReachable } = told;
+  const { byJob, waiting, refused, since, isReachable, serverSays } = told;
   const own = byJob[jobId];
   const jobs = Object.values(byJob);
   const problem = own?.problem ?? jobs.find((each) => each.problem)?.problem;
@@ -81,6 +81,7 @@ export function KeptRow({ jobId = '' }: { jobId?: string }) {
       first={waiting > 0 ? `${waiting} kept on this device` : `${refused} not taken by the server`}
     >
       {shownProblem ??
+        serverSays?.split('. ')[0] ??
         (isReachable ? 'being sent' : waiting === 1 ? 'goes by itself' : 'go by themselves')}
       {!shownProblem && since !== undefined && `, since ${clockTime(new Date(since), undefined)}`}
       {others > 0 && `, ${others} ${own ? 'other ' : ''}${others === 1 ? 'job' : 'jobs'}`}

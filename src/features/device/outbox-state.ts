@@ -15,6 +15,8 @@ export interface Outbox {
   readonly since?: number;
   /** False where the last try found nobody who would take anything. */
   readonly isReachable: boolean;
+  /** Why, in the server's words, where it was the server that said so: its disk is full, its database does not answer. */
+  readonly serverSays?: string;
 }
 
 const empty: Outbox = { byJob: {}, waiting: 0, refused: 0, isReachable: true };

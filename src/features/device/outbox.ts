@@ -1,5 +1,5 @@
 import { oneRoundAtATime } from './one-round';
-import { sendAll } from './send';
+import { noConnection, sendAll, type SendOutcome } from './send';
 import { changeOutbox, presentOutbox, type KeptOfJob, type Outbox } from './outbox-state';
 import { deviceStore, watchStore, type KeptState } from './store';
 
@@ -7,13 +7,19 @@ import { deviceStore, watchStore, type KeptState } from './store';
 export const sendWhatWaits = oneRoundAtATime(async () => {
   try {
     const outcome = await sendAll();
-    if (outcome) {
-      changeOutbox({ isReachable: outcome.kind !== 'waiting' || !outcome.isUnreachable });
-    }
+    if (outcome) changeOutbox(reachOf(outcome));
   } catch {
     // Without a store of its own nothing waits on this device; whoever wrote was told.
   }
 });
+
+function reachOf(outcome: SendOutcome): Pick<Outbox, 'isReachable' | 'serverSays'> {
+  if (outcome.kind !== 'waiting' || !outcome.isUnreachable) {
+    return { isReachable: true, serverSays: undefined };
+  }
+  const { message } = outcome;
+  return { isReachable: false, serverSays: message === noConnection ? undefined : message };
+}
 
 /** The page works out and shows what comes next meanwhile: on a slow phone both at once take each twice as long. */
 const restMilliseconds = 250;
@@ -46,7 +52,7 @@ async function readKept(): Promise<Kept[]> {
 }
 
 /** What is told of a list of things that are kept. */
-export function summaryOf(kept: readonly Kept[]): Omit<Outbox, 'isReachable'> {
+export function summaryOf(kept: readonly Kept[]): Omit<Outbox, 'isReachable' | 'serverSays'> {
   const byJob: Record<string, KeptOfJob> = {};
   for (const each of [...kept].sort((one, other) => one.order - other.order)) {
     const { waiting, refused, problem } = byJob[each.jobId] ?? { waiting: 0, refused: 0 };

@@ -9,6 +9,9 @@ export type SendOutcome =
   | { readonly kind: 'waiting'; readonly message: string; readonly isUnreachable: boolean }
   | { readonly kind: 'refused'; readonly message: string };
 
+/** What is told where nobody answered. */
+export const noConnection = 'No connection';
+
 /** Entries sent at once. */
 const batchSize = 100;
 
@@ -136,7 +139,7 @@ export async function post(address: string, body: string): Promise<Posted> {
       signal: AbortSignal.timeout(serverPatienceMilliseconds),
     });
   } catch {
-    return { kind: 'waiting', message: 'No connection', isUnreachable: true };
+    return { kind: 'waiting', message: noConnection, isUnreachable: true };
   }
   const content = (await response.json().catch(() => ({}))) as {
     readonly message?: string;

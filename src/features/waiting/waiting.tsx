@@ -20,7 +20,7 @@ import { KeptEntryRow } from './kept-entry-row';
 
 /** What is kept on this device and has not reached the server: to look at, mend, send again or strike. */
 export function Waiting({ system }: { system: UnitSystem }) {
-  const { isReachable, waiting } = useOutbox();
+  const { isReachable, serverSays, waiting } = useOutbox();
   const [jobs, setJobs] = useState<readonly KeptOfOneJob[]>();
   const [trouble, setTrouble] = useState<StoreTrouble>();
   useEffect(() => watchStore(readKeptList, setJobs, setTrouble), []);
@@ -31,7 +31,8 @@ export function Waiting({ system }: { system: UnitSystem }) {
         <h1 className="text-title-l leading-tight font-semibold">Kept on this device</h1>
         <p className="mt-1 mb-4">
           {waiting > 0 && !isReachable
-            ? 'The server does not answer. Everything below goes by itself when it does, from any page.'
+            ? (serverSays ??
+              'The server does not answer. Everything below goes by itself when it does, from any page.')
             : 'What the server has not got yet. It goes by itself, from any page.'}
         </p>
         {trouble && (trouble === 'refused' || !jobs) && (

@@ -9,7 +9,7 @@ import { keptJob } from '@/features/device/kept-jobs';
 import { watchStore, type StoreTrouble } from '@/features/device/store';
 import { Present } from '@/features/record/technician-context';
 import { placeOf, type Place } from './place';
-import { useServerAgain } from './server-again';
+import { askServerAgain } from './server-again';
 
 /** Each with the code of its screen alone. */
 const KeptToday = dynamic(() => import('./kept-today').then((each) => each.KeptToday));
@@ -110,7 +110,7 @@ function SilentDevice() {
 }
 
 function NotOnDevice() {
-  useServerAgain();
+  useEffect(askServerAgain, []);
   return (
     <main className="mx-auto max-w-xl p-6">
       <h1 className="text-title-l font-semibold">Not on this device</h1>
