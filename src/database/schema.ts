@@ -54,10 +54,39 @@ export const technicians = pgTable(
     licence: text('licence'),
     liveWork: boolean('live_work').notNull().default(false),
     gasWork: boolean('gas_work').notNull().default(false),
+    /** Works here no longer: cannot be chosen; what they entered stays theirs. */
+    hasLeft: boolean('has_left').notNull().default(false),
     instruments: jsonb('instruments').$type<NonNullable<JobFile['instruments']>>().notNull(),
   },
   (table) => [primaryKey({ columns: [table.organisationId, table.id] })],
 );
+
+/** What was said of somebody who works here, when, and by whom. The application may add to it and read it; nothing else. */
+export const technicianChanges = pgTable(
+  'technician_changes',
+  {
+    ...firm,
+    technicianId: uuid('technician_id').notNull(),
+    at: instant('at').notNull().defaultNow(),
+    /** Who was chosen on the device that said it. */
+    byName: text('by_name').notNull(),
+    said: jsonb('said').$type<SaidOfTechnician>().notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.organisationId, table.id] }),
+    foreignKey({
+      columns: [table.organisationId, table.technicianId],
+      foreignColumns: [technicians.organisationId, technicians.id],
+    }),
+    index('technician_changes_newest').on(table.organisationId, table.at),
+  ],
+);
+
+/** What is said of somebody who works here. */
+export type SaidOfTechnician = Pick<
+  typeof technicians.$inferSelect,
+  'name' | 'licence' | 'liveWork' | 'gasWork' | 'hasLeft'
+>;
 
 export const customers = pgTable(
   'customers',

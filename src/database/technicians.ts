@@ -1,9 +1,11 @@
-import { asc, eq, sql } from 'drizzle-orm';
+import { asc, desc, eq, sql } from 'drizzle-orm';
 import type { FirmTransaction } from './client';
-import { organisations, technicians } from './schema';
+import { organisations, technicianChanges, technicians, type SaidOfTechnician } from './schema';
 
 export type Organisation = typeof organisations.$inferSelect;
 export type Technician = typeof technicians.$inferSelect;
+export type TechnicianChange = typeof technicianChanges.$inferSelect;
+export type { SaidOfTechnician } from './schema';
 
 /** Sets up a firm. The first of an installation is served by it from now on; another one only where the owner says so. */
 export async function insertOrganisation(
@@ -38,13 +40,48 @@ export async function insertTechnician(
 export async function updateTechnician(
   transaction: FirmTransaction,
   id: string,
-  said: Pick<Technician, 'name' | 'licence' | 'liveWork' | 'gasWork'>,
+  said: SaidOfTechnician,
 ): Promise<void> {
   await transaction.update(technicians).set(said).where(eq(technicians.id, id));
 }
 
+/** Of two that say who works here in the same moment, one is done before the other looks. */
+export async function lockTechnicians(
+  transaction: FirmTransaction,
+  organisationId: string,
+): Promise<void> {
+  await transaction
+    .select({ id: organisations.id })
+    .from(organisations)
+    .where(eq(organisations.id, organisationId))
+    .for('no key update');
+}
+
+export async function insertTechnicianChange(
+  transaction: FirmTransaction,
+  row: typeof technicianChanges.$inferInsert,
+): Promise<void> {
+  await transaction.insert(technicianChanges).values(row);
+}
+
+/** What was said of those who work here, the newest first. */
+export async function listTechnicianChanges(
+  transaction: FirmTransaction,
+  most: number,
+): Promise<TechnicianChange[]> {
+  return transaction
+    .select()
+    .from(technicianChanges)
+    .orderBy(desc(technicianChanges.at))
+    .limit(most);
+}
+
+/** Those who work here by name, then those who have left. */
 export async function listTechnicians(transaction: FirmTransaction): Promise<Technician[]> {
-  return transaction.select().from(technicians).orderBy(asc(technicians.name));
+  return transaction
+    .select()
+    .from(technicians)
+    .orderBy(asc(technicians.hasLeft), asc(technicians.name));
 }
 
 export async function readTechnician(

@@ -7,6 +7,7 @@ import {
   type Organisation,
   type Technician,
 } from '../database/technicians';
+import { workingHere } from './in-firm';
 import { knownUnitChoices, type KnownUnitChoice } from './known-units';
 
 /** What a device keeps so that its pages open without the server: the firm, the newest open jobs, the newest units. */
@@ -32,7 +33,7 @@ export async function forDevice(
   if (!organisation) throw new Error('The firm is not there.');
   return {
     organisation,
-    technicians: await listTechnicians(transaction),
+    technicians: workingHere(await listTechnicians(transaction)),
     technicianId,
     restored: (await lastRestore(transaction))?.id,
     counts: await countJobs(transaction),

@@ -42,12 +42,17 @@ export async function changingInFirmBy<T>(
   return done.answer;
 }
 
+/** Who may be chosen. */
+export const workingHere = (technicians: readonly Technician[]): readonly Technician[] =>
+  technicians.filter((each) => !each.hasLeft);
+
 /** Who of the firm is here: the one who was chosen, and the first by name until somebody is. */
 export function presentOf(
   technicians: readonly Technician[],
   chosen: string | undefined,
 ): Technician {
-  const technician = technicians.find((each) => each.id === chosen) ?? technicians[0];
+  const here = workingHere(technicians);
+  const technician = here.find((each) => each.id === chosen) ?? here[0];
   if (!technician) throw new Error('The firm has no technician.');
   return technician;
 }

@@ -73,7 +73,9 @@ function reliedOn(
 ): string[] | undefined {
   const { catalogue } = familyOfJob(head);
   const known = (id: string | undefined) => technicians.find((each) => each.id === id);
-  const sender = chosen === undefined ? technicians[0] : known(chosen);
+  const present = chosen === undefined ? technicians[0] : known(chosen);
+  // For whoever has left the long way says who is here.
+  const sender = present?.hasLeft ? undefined : present;
   const relied = new Set<string>();
   const isAllowed = ({ by }: Entry, work: PermittedWork): boolean => {
     // Somebody who is not known here may have come since: nobody else answers for them.

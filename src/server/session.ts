@@ -7,15 +7,18 @@ import {
   type Organisation,
   type Technician,
 } from '../database/technicians';
-import { changingInFirmBy, inFirm, inFirmBy, presentOf, type Author } from './in-firm';
+import { changingInFirmBy, inFirm, inFirmBy, presentOf, workingHere, type Author } from './in-firm';
 import type { Coming } from './settle-standing';
 import { technicianCookie } from './technician-cookie';
 
 export interface Session {
   readonly organisation: Organisation;
+  /** Who may be chosen. */
   readonly technicians: readonly Technician[];
   /** Who works here now: chosen on Today; the first by name until then. */
   readonly technician: Technician;
+  /** False until somebody has said who works on this device. */
+  readonly isChosen: boolean;
 }
 
 /** Runs work as the firm, by whoever is here. */
@@ -41,6 +44,11 @@ export async function readSession(): Promise<Session | undefined> {
     const organisation = await readOrganisation(transaction);
     const technicians = await listTechnicians(transaction);
     if (!organisation) throw new Error('The firm is not there.');
-    return { organisation, technicians, technician: presentOf(technicians, chosen) };
+    return {
+      organisation,
+      technicians: workingHere(technicians),
+      technician: presentOf(technicians, chosen),
+      isChosen: technicians.some((each) => each.id === chosen && !each.hasLeft),
+    };
   });
 }

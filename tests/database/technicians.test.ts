@@ -1,11 +1,13 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Entry } from '../../src/core/job-file';
+import { technicianChanges } from '../../src/database/schema';
 import { listTechnicians } from '../../src/database/technicians';
 import { NotFound, Refused } from '../../src/server/errors';
 import { rememberJob } from '../../src/server/open-jobs';
 import { readKnownJob } from '../../src/server/read-job';
 import { recordQuickly } from '../../src/server/record-quickly';
-import { addTechnician, changeTechnician } from '../../src/server/technicians';
+import { presentOf } from '../../src/server/in-firm';
+import { addTechnician, changeTechnician, readPeople } from '../../src/server/technicians';
 import { stamp } from '../plates';
 import { makeFirm, type TestFirm } from './firm';
 import { makeTestDatabase, type TestDatabase } from './test-database';
@@ -18,10 +20,19 @@ beforeAll(async () => {
 });
 afterAll(() => test.drop());
 
-const add = (sent: unknown) => firm.as((transaction) => addTechnician(transaction, firm.id, sent));
+const author = () => ({ organisationId: firm.id, technician: firm.live });
+const add = (sent: unknown) => firm.as((transaction) => addTechnician(transaction, author(), sent));
 const change = (id: string, sent: unknown) =>
-  firm.as((transaction) => changeTechnician(transaction, id, sent));
+  firm.as((transaction) => changeTechnician(transaction, author(), id, sent));
 const namesOf = async () => (await firm.as(listTechnicians)).map((each) => each.name);
+
+const volts = (by: string): Entry => ({
+  ...stamp(),
+  by,
+  kind: 'reading',
+  check: 'supply-volts',
+  value: { volt: 239 },
+});
 
 describe('who works here', () => {
   it('is added and changed, with no permission that was not given', async () => {
@@ -52,6 +63,7 @@ describe('who works here', () => {
     ['a long licence', { name: 'D', licence: 'x'.repeat(201) }, '/licence'],
     ['a permission that is a word', { name: 'D', liveWork: 'yes' }, '/liveWork'],
     ['a permission that is nothing', { name: 'D', gasWork: null }, '/gasWork'],
+    ['a leaving that is a word', { name: 'D', hasLeft: 'no' }, '/hasLeft'],
   ])('takes %s for nobody', async (_, sent, pointer) => {
     const before = await namesOf();
     for (const way of [() => add(sent), () => change(firm.dead.id, sent)]) {
@@ -70,15 +82,61 @@ describe('who works here', () => {
   );
 });
 
-describe('somebody who came while a job stood open', () => {
-  const volts = (by: string): Entry => ({
-    ...stamp(),
-    by,
-    kind: 'reading',
-    check: 'supply-volts',
-    value: { volt: 239 },
+describe('somebody who leaves', () => {
+  it('cannot be chosen any more, and leaves the name to another', async () => {
+    const { id } = await add({ name: 'G. Going', gasWork: true });
+    await change(id, { name: 'G. Going', gasWork: true, hasLeft: true });
+    const people = await firm.as(listTechnicians);
+    expect(people.at(-1)?.id).toBe(id);
+    expect(presentOf(people, id).id).toBe(firm.live.id);
+    const second = await add({ name: 'g. going' });
+    const back = await change(id, { name: 'G. Going' }).catch((error: unknown) => error);
+    expect((back as Refused).problems[0]).toMatchObject({ pointer: '/name' });
+    await change(second.id, { name: 'g. going', hasLeft: true });
+    await change(id, { name: 'G. Going' });
+    expect(presentOf(await firm.as(listTechnicians), id).id).toBe(id);
   });
 
+  it('is never the last', async () => {
+    const here = (await firm.as(listTechnicians)).filter((each) => !each.hasLeft);
+    const [last, ...others] = here;
+    for (const { id, name } of others) await change(id, { name, hasLeft: true });
+    const refused = await change(last!.id, { name: last!.name, hasLeft: true }).catch(
+      (error: unknown) => error,
+    );
+    expect((refused as Refused).problems).toMatchObject([{ pointer: '/hasLeft' }]);
+    for (const { id, name, liveWork, gasWork } of others) {
+      await change(id, { name, liveWork, gasWork });
+    }
+  });
+
+  it('has what was kept on a device taken still', async () => {
+    const job = await firm.open(firm.live);
+    const { id } = await add({ name: 'H. Gone', liveWork: true });
+    await change(id, { name: 'H. Gone', liveWork: true, hasLeft: true });
+    await firm.record(job, [volts(id)], firm.live);
+    expect(await firm.entries(job)).toMatchObject([{ by: id }]);
+  });
+});
+
+it('two who add the same name in the same moment add one', async () => {
+  const adding = await Promise.allSettled([add({ name: 'I. Twin' }), add({ name: 'i. twin' })]);
+  expect(adding.map(({ status }) => status).sort()).toEqual(['fulfilled', 'rejected']);
+});
+
+it('what is said of somebody is written down, with who said it', async () => {
+  const { id } = await add({ name: 'J. Noted' });
+  await change(id, { name: 'J. Noted', gasWork: true });
+  const { changes } = await firm.as(readPeople);
+  expect(changes.filter((each) => each.technicianId === id)).toMatchObject([
+    { byName: 'A. Live', said: { name: 'J. Noted', gasWork: true } },
+    { byName: 'A. Live', said: { gasWork: false, hasLeft: false } },
+  ]);
+  const forget = firm.as((transaction) => transaction.delete(technicianChanges));
+  await expect(forget).rejects.toMatchObject({ cause: { code: '42501' } });
+});
+
+describe('somebody who came while a job stood open', () => {
   it('is not taken for somebody else, who may work live', async () => {
     const job = await firm.open(firm.live);
     rememberJob(await firm.as((transaction) => readKnownJob(transaction, job)));

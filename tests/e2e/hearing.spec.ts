@@ -43,6 +43,8 @@ test('who is chosen in one tab works in all of them, and is told there @desk', a
   await who.selectOption(id);
   await expect(who).toHaveValue(id);
   await expect(page.getByText(`${name} works on this device now`)).toBeVisible();
+  // Whoever chose is not told of it as if another tab had.
+  await expect(today.getByText('works on this device now')).toHaveCount(0);
   await page.getByRole('button', { name: 'Close', exact: true }).click();
   await skip();
   const { entries } = await sentJob(page, jobId);

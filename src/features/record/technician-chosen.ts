@@ -1,18 +1,21 @@
 /** Tabs of one browser are one device: who is chosen in one works in all. */
 const channelName = 'ohmmeter-technician';
 
-/** Tells the other tabs who works on this device from now on. */
-export function tellTechnician(name: string): void {
-  if (typeof BroadcastChannel === 'undefined') return;
-  const channel = new BroadcastChannel(channelName);
-  channel.postMessage(name);
-  channel.close();
+let channel: BroadcastChannel | undefined;
+
+/** One for the page that tells and hears: it does not hear what it told itself. */
+function channelOfPage(): BroadcastChannel | undefined {
+  if (typeof BroadcastChannel === 'undefined') return undefined;
+  return (channel ??= new BroadcastChannel(channelName));
 }
+
+/** Tells the other tabs who works on this device from now on. */
+export const tellTechnician = (name: string): void => channelOfPage()?.postMessage(name);
 
 /** Hears who was chosen in another tab; gives what ends it. */
 export function hearTechnician(hear: (name: string) => void): () => void {
-  if (typeof BroadcastChannel === 'undefined') return () => undefined;
-  const channel = new BroadcastChannel(channelName);
-  channel.onmessage = ({ data }: MessageEvent<unknown>) => hear(String(data));
-  return () => channel.close();
+  const heard = ({ data }: MessageEvent<unknown>) => hear(String(data));
+  const own = channelOfPage();
+  own?.addEventListener('message', heard);
+  return () => own?.removeEventListener('message', heard);
 }

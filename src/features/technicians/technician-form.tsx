@@ -7,11 +7,16 @@ export interface SaidOfTechnician {
   readonly licence: string;
   readonly liveWork: boolean;
   readonly gasWork: boolean;
+  readonly hasLeft: boolean;
 }
 
 const permissions = [
   ['liveWork', 'May work on live parts, by local codes and licence'],
   ['gasWork', 'May work on gas, by local codes and licence'],
+] as const;
+const leaving = [
+  'hasLeft',
+  'Works here no longer: not to be chosen; what was entered stays',
 ] as const;
 
 /** What is said of somebody; kept by the server, or it stands here with the reason why not. */
@@ -78,7 +83,7 @@ export function TechnicianForm({
           onChange={(event) => change({ licence: event.target.value })}
         />
       </label>
-      {permissions.map(([key, words]) => (
+      {(id === undefined ? permissions : [...permissions, leaving]).map(([key, words]) => (
         <label key={key} className="flex min-h-11 items-center gap-3 font-medium">
           <input
             type="checkbox"

@@ -2,6 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { clockTime, longDate } from '@/features/record/words';
 import { KeptNote } from '@/features/device/kept-note';
 import { Dialog } from '@/ui/dialog';
 import { PageBar } from '@/ui/page-bar';
@@ -12,10 +13,32 @@ export interface ListedTechnician extends SaidOfTechnician {
   readonly id: string;
 }
 
-const nobody: SaidOfTechnician = { name: '', licence: '', liveWork: false, gasWork: false };
+/** What was said of somebody, when, and by whom. */
+export interface ListedChange {
+  readonly id: string;
+  readonly at: string;
+  readonly byName: string;
+  readonly said: SaidOfTechnician;
+}
+
+const nobody: SaidOfTechnician = {
+  name: '',
+  licence: '',
+  liveWork: false,
+  gasWork: false,
+  hasLeft: false,
+};
 
 /** Who works here, and what they may work on: what a live or a gas check asks for before it is proposed. */
-export function TechniciansPage({ technicians }: { technicians: readonly ListedTechnician[] }) {
+export function TechniciansPage({
+  technicians,
+  changes,
+  timeZone,
+}: {
+  technicians: readonly ListedTechnician[];
+  changes: readonly ListedChange[];
+  timeZone: string;
+}) {
   const router = useRouter();
   const [open, setOpen] = useState<ListedTechnician | 'new'>();
   const close = () => setOpen(undefined);
@@ -38,7 +61,9 @@ export function TechniciansPage({ technicians }: { technicians: readonly ListedT
                 className="flex items-center justify-between gap-3 border-b border-hair py-2"
               >
                 <div className="min-w-0">
-                  <p className="text-lead font-semibold">{each.name}</p>
+                  <p className={`text-lead font-semibold ${each.hasLeft ? 'text-ink-2' : ''}`}>
+                    {each.name}
+                  </p>
                   <p className="text-small text-ink-2">{wordsOn(each)}</p>
                 </div>
                 <button
@@ -52,6 +77,21 @@ export function TechniciansPage({ technicians }: { technicians: readonly ListedT
               </li>
             ))}
           </ul>
+          {changes.length > 0 && (
+            <section className="mt-8">
+              <h2 className="text-lead font-semibold">What was said of whom</h2>
+              <ol className="mt-1 border-t border-hair">
+                {changes.map(({ id: key, at, byName, said }) => (
+                  <li key={key} className="border-b border-hair py-2 text-small">
+                    <span className="font-semibold">{said.name}</span>: {wordsOn(said)}
+                    <span className="block text-ink-2">
+                      {longDate(at, timeZone)}, {clockTime(at, timeZone)}, on a device of {byName}
+                    </span>
+                  </li>
+                ))}
+              </ol>
+            </section>
+          )}
         </UntilAlive>
       </main>
       <Dialog
@@ -74,8 +114,9 @@ export function TechniciansPage({ technicians }: { technicians: readonly ListedT
   );
 }
 
-const wordsOn = ({ licence, liveWork, gasWork }: ListedTechnician): string =>
+const wordsOn = ({ licence, liveWork, gasWork, hasLeft }: SaidOfTechnician): string =>
   [
+    ...(hasLeft ? ['works here no longer'] : []),
     licence ? `licence ${licence}` : 'no licence known',
     liveWork ? 'live parts' : 'no live parts',
     gasWork ? 'gas' : 'no gas',

@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { tellTechnician } from '@/features/record/technician-chosen';
+import { chooseTechnician } from './choose-technician';
 
 /** Who works on this device. */
 export function TechnicianChoice({
@@ -18,14 +18,10 @@ export function TechnicianChoice({
   const router = useRouter();
   const [isLost, setLost] = useState(false);
   const choose = async (id: string) => {
-    setLost(false);
-    const response = await fetch('/api/technician', {
-      method: 'POST',
-      body: JSON.stringify({ id }),
-    }).catch(() => undefined);
-    if (!response?.ok) return setLost(true);
-    router.refresh();
-    tellTechnician(technicians.find((each) => each.id === id)?.name ?? '');
+    const found = technicians.find((each) => each.id === id);
+    const isTaken = found !== undefined && (await chooseTechnician(found));
+    setLost(!isTaken);
+    if (isTaken) router.refresh();
   };
   return (
     <>

@@ -20,6 +20,7 @@ import { HouseRules } from './house-rules';
 import { ImportButton } from './import-button';
 import { countWords, JobPages } from './job-pages';
 import { nextWords } from './next-words';
+import { NotChosen } from './not-chosen';
 import { TechnicianChoice } from './technician-choice';
 import { ThemeChoice } from './theme-choice';
 
@@ -62,7 +63,7 @@ export function Today({
   due = [],
   before,
 }: TodayProps) {
-  const { organisation, technicians, technician } = session;
+  const { organisation, technicians, technician, isChosen } = session;
   const shared = { technicianId: technician.id, timeZone: organisation.timeZone, now };
   const pages = { find, open: open.page, closed: closed.page };
   return (
@@ -113,6 +114,9 @@ export function Today({
               Ask the server again
             </Link>
           </p>
+        )}
+        {!isChosen && technicians.length > 1 && (
+          <NotChosen technician={{ id: technician.id, name: technician.name }} />
         )}
         {before}
         {open.count + closed.count === 0 ? (

@@ -17,7 +17,7 @@ export function KeptToday({ firm, find }: { firm: KeptFirm; find: string }) {
   return (
     <Families ids={rows.map(({ unit }) => unit.family)}>
       <Today
-        session={{ organisation, technicians, technician }}
+        session={{ organisation, technicians, technician, isChosen: true }}
         open={{ rows: rows.slice(0, jobsOnPage), count: rows.length, page: 1 }}
         closed={{ rows: [], count: find === '' ? counts.closed : 0, page: 1 }}
         waitingCount={rows.filter(({ job }) => job.standing.stage === 'waiting').length}

@@ -28,6 +28,6 @@ export async function refuseOwnFirm(application: Database): Promise<void> {
 export async function throwDemoAway(owner: Database, application: Database): Promise<void> {
   await refuseOwnFirm(application);
   await owner.execute(
-    sql`truncate entries, search_words, code_packs, jobs, units, sites, customers, technicians, organisations, served_firms`,
+    sql`truncate entries, search_words, code_packs, jobs, units, sites, customers, technician_changes, technicians, organisations, served_firms`,
   );
 }

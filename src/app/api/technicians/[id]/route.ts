@@ -1,7 +1,7 @@
 import { NotFound } from '@/server/errors';
-import { inFirm } from '@/server/in-firm';
 import { readJson } from '@/server/read-body';
 import { respond } from '@/server/respond';
+import { inFirmAs } from '@/server/session';
 import { changeTechnician } from '@/server/technicians';
 
 /** Changes what is said of somebody who works here. */
@@ -12,7 +12,9 @@ export async function PUT(
   return respond(async () => {
     const { id } = await params;
     const sent = await readJson(request);
-    const changed = await inFirm((transaction) => changeTechnician(transaction, id, sent));
+    const changed = await inFirmAs((transaction, author) =>
+      changeTechnician(transaction, author, id, sent),
+    );
     if (!changed) throw new NotFound('No firm is set up yet.');
     return changed;
   });
