@@ -132,9 +132,9 @@ read_backup() {
   alone
   administer pg_restore -l "$1" >/dev/null 2>&1 || die "\"$1\" is no backup that Ohmmeter made. Nothing was changed."
   query "drop database if exists ${database}_restored with (force)"
-  query "create database ${database}_restored owner $owner"
+  query "create database ${database}_restored owner $owner" || die "the backup could not be read: it needs room beside the data. Nothing was changed."
   administer pg_restore --exit-on-error -d "${database}_restored" "$1" || {
-    query "drop database ${database}_restored with (force)"; die "the backup could not be read to its end. Nothing was changed."
+    query "drop database ${database}_restored with (force)"; die "the backup could not be read to its end: it is broken, or the disk is full. Nothing was changed."
   }
   # By it migrations know that they have to tell of it.
   query "create table if not exists put_back ()" "${database}_restored"
