@@ -72,6 +72,8 @@ test('a phone whose clock is an hour ahead shows what was switched on after it',
   await page.clock.install({ time: Date.now() + 3_600_000 });
   const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Clock ahead' });
   await currentCheck(page);
+  await page.clock.runFor(5000);
+  await expect(page.getByRole('link', { name: /Clock 1 h ahead/ })).toBeVisible();
   await makeSafe(page);
   await sentJob(page, jobId);
   const context = await browser.newContext();

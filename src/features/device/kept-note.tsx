@@ -4,6 +4,7 @@ import { useEffect, useState, type ReactNode } from 'react';
 import { clockTime } from '@/features/record/words';
 import { useSettled } from '@/ui/settled';
 import { useIsWide } from '@/ui/screen-width';
+import { clockWords } from './clock-words';
 import { useOutbox } from './use-outbox';
 
 /** What is on its way for less is not told: the page would move under the finger with every entry. */
@@ -64,7 +65,21 @@ export function KeptOnItsWay({ className = '' }: { className?: string }) {
  * What waits on this device: how many entries, of which job, since when. Says nothing where nothing waits, nor of what the
  * server is just taking; on a phone it has a line of its own. On the page of a job its own trouble comes first.
  */
-export function KeptRow({ jobId = '' }: { jobId?: string }) {
+export const KeptRow = ({ jobId = '' }: { jobId?: string }) => (
+  <>
+    <ClockRow />
+    <WaitingRow jobId={jobId} />
+  </>
+);
+
+/** Who dates entries by a wrong clock is told: a proof of dead may seem newer than what came after it. */
+function ClockRow() {
+  const { clockAheadMilliseconds } = useOutbox();
+  const words = useSettled(clockWords(clockAheadMilliseconds));
+  return words && <Row first={words}>not as the server’s: set it right</Row>;
+}
+
+function WaitingRow({ jobId }: { jobId: string }) {
   const told = useToldOutbox();
   const isWide = useIsWide();
   const isShown = useSettled(told !== undefined && (isWide || !told.isOnItsWay));

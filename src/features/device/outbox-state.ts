@@ -17,6 +17,8 @@ export interface Outbox {
   readonly isReachable: boolean;
   /** Why, in the server's words, where it was the server that said so: its disk is full, its database does not answer. */
   readonly serverSays?: string;
+  /** How far this device's clock is ahead of the server's, where they do not agree. */
+  readonly clockAheadMilliseconds?: number;
 }
 
 const empty: Outbox = { byJob: {}, waiting: 0, refused: 0, isReachable: true };

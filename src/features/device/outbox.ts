@@ -52,7 +52,9 @@ async function readKept(): Promise<Kept[]> {
 }
 
 /** What is told of a list of things that are kept. */
-export function summaryOf(kept: readonly Kept[]): Omit<Outbox, 'isReachable' | 'serverSays'> {
+export function summaryOf(
+  kept: readonly Kept[],
+): Pick<Outbox, 'byJob' | 'waiting' | 'refused' | 'since'> {
   const byJob: Record<string, KeptOfJob> = {};
   for (const each of [...kept].sort((one, other) => one.order - other.order)) {
     const { waiting, refused, problem } = byJob[each.jobId] ?? { waiting: 0, refused: 0 };

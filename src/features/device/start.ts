@@ -1,3 +1,4 @@
+import { lookAtClock } from './clock-difference';
 import { prepareForNoSignal } from './kept-firm';
 import { oneRoundAtATime } from './one-round';
 import { runOutbox } from './outbox';
@@ -19,9 +20,17 @@ const prepareEveryMilliseconds = 10 * 60_000;
 export function startKeeping(onNewer: () => void): () => void {
   const endOutbox = runOutbox();
   const prepareInTurn = oneRoundAtATime(prepareForNoSignal);
-  const prepare = () => void prepareInTurn();
+  const prepare = () => {
+    void prepareInTurn();
+    void lookAtClock();
+  };
   window.addEventListener(restoreHeardEvent, prepare);
   const timer = setTimeout(prepare, prepareDelayMilliseconds);
+  // Who has set a clock right comes back to the page from somewhere else.
+  const onVisible = () => {
+    if (document.visibilityState === 'visible') void lookAtClock();
+  };
+  document.addEventListener('visibilitychange', onVisible);
   const again = setInterval(() => {
     if (document.visibilityState === 'visible') prepare();
   }, prepareEveryMilliseconds);
@@ -31,6 +40,7 @@ export function startKeeping(onNewer: () => void): () => void {
     window.removeEventListener(restoreHeardEvent, prepare);
     clearTimeout(timer);
     clearInterval(again);
+    document.removeEventListener('visibilitychange', onVisible);
     endWorker();
   };
 }

@@ -3,6 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import type { UnitSystem } from '@/core/quantities';
+import { clockWords } from '@/features/device/clock-words';
 import { KeptNote } from '@/features/device/kept-note';
 import { sendWhatWaits } from '@/features/device/outbox';
 import { useOutbox } from '@/features/device/use-outbox';
@@ -20,7 +21,8 @@ import { KeptEntryRow } from './kept-entry-row';
 
 /** What is kept on this device and has not reached the server: to look at, mend, send again or strike. */
 export function Waiting({ system }: { system: UnitSystem }) {
-  const { isReachable, serverSays, waiting } = useOutbox();
+  const { isReachable, serverSays, waiting, clockAheadMilliseconds } = useOutbox();
+  const clock = clockWords(clockAheadMilliseconds);
   const [jobs, setJobs] = useState<readonly KeptOfOneJob[]>();
   const [trouble, setTrouble] = useState<StoreTrouble>();
   useEffect(() => watchStore(readKeptList, setJobs, setTrouble), []);
@@ -35,6 +37,13 @@ export function Waiting({ system }: { system: UnitSystem }) {
               'The server does not answer. Everything below goes by itself when it does, from any page.')
             : 'What the server has not got yet. It goes by itself, from any page.'}
         </p>
+        {clock && (
+          <p role="alert" className="mb-4 border-l-4 border-rule pl-3 font-medium">
+            {clock}: this device’s clock and the server’s do not agree. Set right the one that is
+            wrong. What is entered here is dated by this device, and where two work on one unit it
+            may seem newer or older than it is. Prove dead anew once the clock is right.
+          </p>
+        )}
         {trouble && (trouble === 'refused' || !jobs) && (
           <p role="alert" className="border-l-4 border-rule pl-3 font-medium">
             {trouble === 'refused'
