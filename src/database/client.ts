@@ -1,3 +1,4 @@
+import { isMainThread } from 'node:worker_threads';
 import { drizzle, type NodePgDatabase } from 'drizzle-orm/node-postgres';
 import { sql } from 'drizzle-orm';
 import pg from 'pg';
@@ -35,7 +36,7 @@ export function connect(
     connectionString: url,
     max: mostConnections,
     // What was once connected stays so: on a disk that is full a new connection may be refused, and reading goes on by these.
-    min: mostConnections,
+    min: isMainThread ? mostConnections : 1,
     connectionTimeoutMillis: 4000,
     statement_timeout: statementMilliseconds,
     lock_timeout: lockMilliseconds,

@@ -75,8 +75,7 @@ function dueUnitOf(
     unitId: unit.id,
     customer: customer.name,
     address: site.address,
-    title:
-      [unit.make, unit.model].filter(Boolean).join(' ') || (familyOf(unit.family)?.title ?? ''),
+    title: titleOf(unit),
     due: dueOfUnit(unit, now, intervals)
       .filter(
         ({ dueAt, service }) =>
@@ -90,6 +89,12 @@ function dueUnitOf(
         interval,
       })),
   };
+}
+
+/** With its serial: two of a kind stand side by side. */
+function titleOf({ make, model, serial, family }: KnownUnit['unit']): string {
+  const named = [make, model].filter(Boolean).join(' ') || (familyOf(family)?.title ?? '');
+  return serial ? `${named}, serial ${serial}` : named;
 }
 
 const mostMonths = 240;

@@ -1,5 +1,14 @@
 import { expect, test, type Page } from '@playwright/test';
-import { baseUrl, currentCheck, isAwake, isPhone, openJob, pressKeys } from './technician';
+import {
+  baseUrl,
+  currentCheck,
+  isAwake,
+  isPhone,
+  jobOnDevice,
+  openJob,
+  pressKeys,
+  sentJob,
+} from './technician';
 
 /** Code that comes long after the page it belongs to, as on a slow phone. */
 async function slowCode(page: Page): Promise<() => Promise<void>> {
@@ -58,6 +67,58 @@ test('two buttons that are tapped before the page answers are both done, in thei
     page.getByRole('dialog').getByRole('button', { name: 'Enter what was read' }),
   ).toBeVisible();
   await expect(page.getByText(/Order, live work/)).toHaveCount(1);
+});
+
+/** The device's own store answers after half a second, as on a slow phone: later than the page. */
+const slowStore = (page: Page) =>
+  page.addInitScript(() => {
+    const open = Reflect.get(IDBFactory.prototype, 'open') as IDBFactory['open'];
+    IDBFactory.prototype.open = function (...how) {
+      const opening = open.apply(this, how);
+      let isLate = false;
+      opening.addEventListener('success', (event) => {
+        if (isLate) return;
+        isLate = true;
+        event.stopImmediatePropagation();
+        setTimeout(() => opening.dispatchEvent(new Event('success')), 500);
+      });
+      return opening;
+    };
+  });
+
+test('a check that is skipped before the page and its store answer is skipped then @phone', async ({
+  page,
+}) => {
+  const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Early skip' });
+  const first = await currentCheck(page);
+  await slowStore(page);
+  const wake = await slowCode(page);
+  await openAsleep(page, jobId);
+  await page.getByRole('button', { name: 'Skip', exact: true }).click();
+  await wake();
+  await expect(page.locator(`[data-check="${first}"]`)).toHaveCount(0);
+  expect((await sentJob(page, jobId)).entries).toMatchObject([{ kind: 'skip', check: first }]);
+});
+
+test('what was tapped for a check is not done to another that has come in its place @phone', async ({
+  page,
+}) => {
+  const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Other skip' });
+  const first = await currentCheck(page);
+  // Kept on this device and not sent: the server's page does not know of it.
+  await page.route('**/api/jobs/*/entries', (route) => route.abort());
+  await page.getByRole('button', { name: 'Skip', exact: true }).click();
+  await expect(page.locator(`[data-check="${first}"]`)).toHaveCount(0);
+  await currentCheck(page);
+  await slowStore(page);
+  const wake = await slowCode(page);
+  await openAsleep(page, jobId);
+  await expect(page.locator(`[data-check="${first}"]`)).toHaveCount(1);
+  await page.getByRole('button', { name: 'Skip', exact: true }).click();
+  await wake();
+  await expect(page.locator(`[data-check="${first}"]`)).toHaveCount(0);
+  await currentCheck(page);
+  expect((await jobOnDevice(page, jobId)).entries).toHaveLength(1);
 });
 
 test('the code of a family that does not come is asked for until it does, and the tap is done then @desk', async ({

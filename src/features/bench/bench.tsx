@@ -11,6 +11,7 @@ import { JobFamily, useFamily } from '@/features/record/family-context';
 import { FromInstrument } from '@/features/instruments/from-instrument';
 import { StopNote } from '@/features/record/stop-note';
 import { useJobRecord } from '@/features/record/use-job-record';
+import { Awake } from '@/features/waking/awake';
 import { Dialog } from '@/ui/dialog';
 import { Keypad } from '@/ui/keypad';
 import { PatternDefinitions } from '@/ui/patterns';
@@ -215,6 +216,7 @@ function OpenBench({ initial, first, coming, system }: BenchProps) {
         data-entries={job.entries.length}
         className="flex min-h-0 flex-1 flex-col low:grid low:grid-cols-[minmax(0,1fr)_minmax(300px,46%)] low:content-start lg:grid lg:grid-cols-[340px_minmax(0,1fr)_330px] lg:grid-rows-[minmax(0,1fr)]"
       >
+        <Awake isReady={at.isFresh || at.failure !== undefined} />
         <div className="contents lg:flex lg:min-h-0 lg:flex-col lg:border-r lg:border-hair">
           {at.failure && <Failure message={at.failure} />}
           {!answer && !at.failure && (

@@ -15,10 +15,18 @@ declare global {
  * It stands in the page as text, so it may use nothing outside itself but what it is given.
  */
 function holdUntilAwake(textAfter: typeof pressed, handOver: string): void {
-  /** What each button said when it was tapped. */
-  const tapped = new Map<HTMLElement, string | null>();
+  interface Tap {
+    /** What the button said when it was tapped. */
+    readonly words: string | null;
+    /** The check that stood there, for what is part of it. */
+    readonly check: string | undefined;
+  }
+  const tapped = new Map<HTMLElement, Tap>();
   let typed: { readonly check: string | undefined; readonly text: string } | undefined;
 
+  /** On the bench a button does what it says to the check that stands there. */
+  const checkFor = (button: HTMLElement) =>
+    button.closest('main')?.querySelector<HTMLElement>('[data-check]')?.dataset.check;
   const keypad = () => document.querySelector<HTMLElement>('[data-types-for]');
   const show = (text: string | undefined) => {
     const display = document.querySelector<HTMLElement>('[data-typed-display]');
@@ -43,7 +51,9 @@ function holdUntilAwake(textAfter: typeof pressed, handOver: string): void {
     // A keypad that is folded away for the steps is there all the same.
     if ('opensKeypad' in button.dataset) document.documentElement.dataset.typingEarly = '';
     if (key !== undefined) type(key);
-    else if (!tapped.has(button)) tapped.set(button, button.textContent);
+    else if (!tapped.has(button)) {
+      tapped.set(button, { words: button.textContent, check: checkFor(button) });
+    }
   };
   const holdKey = (event: KeyboardEvent) => {
     if (event.ctrlKey || event.metaKey || event.altKey) return;
@@ -70,14 +80,14 @@ function holdUntilAwake(textAfter: typeof pressed, handOver: string): void {
     delete document.documentElement.dataset.typingEarly;
   };
 
-  const tapEach = (left: [HTMLElement, string | null][]) => {
-    const [button, words] = left.shift() ?? [];
-    if (!button) {
+  const tapEach = (left: [HTMLElement, Tap][]) => {
+    const [button, tap] = left.shift() ?? [];
+    if (!button || !tap) {
       document.documentElement.dataset.awake = '';
       return;
     }
     // A button that meanwhile says something else is another button.
-    if (button.isConnected && button.textContent === words) button.click();
+    if (button.isConnected && button.textContent === tap.words) button.click();
     // Each is told of what the one before has changed.
     setTimeout(() => tapEach(left));
   };
@@ -90,7 +100,8 @@ function holdUntilAwake(textAfter: typeof pressed, handOver: string): void {
       window.removeEventListener('click', holdTap, true);
       window.removeEventListener('keydown', holdKey, true);
       handTyped();
-      tapEach([...tapped]);
+      // Another check may have come in the place of the one that was seen: what was tapped was not meant for it.
+      tapEach([...tapped].filter(([button, { check }]) => checkFor(button) === check));
     });
   };
 }
