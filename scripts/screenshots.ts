@@ -43,7 +43,16 @@ const typeReading = async (page: Page) => {
 
 const half = { name: /Bea Falkner/, page: '?check=lower-element-ohms' } as const;
 const shots: readonly Shot[] = [
-  { name: 'today', viewport: desk, path: '/' },
+  {
+    name: 'today',
+    viewport: desk,
+    path: '/',
+    prepare: async (page) => {
+      const present = page.getByRole('button', { name: /^I am / });
+      await present.click();
+      await present.waitFor({ state: 'detached' });
+    },
+  },
   {
     name: 'new-call',
     viewport: desk,
