@@ -84,6 +84,7 @@ const service = {
     sent: SentJob,
     chosen: string | undefined,
     now: string,
+    by: string,
   ): Promise<BenchAnswer> {
     const job = await taken(sent);
     // Tables that are here in a moment make the first look several times as quick.
@@ -91,13 +92,18 @@ const service = {
       downloadTables(job),
       new Promise((resolve) => setTimeout(resolve, shortWaitMilliseconds)),
     ]);
-    return benchAnswer(job, chosen, { depth: 'one-step', now, judgeMost: judgedAtOnce });
+    return benchAnswer(job, chosen, { depth: 'one-step', now, by, judgeMost: judgedAtOnce });
   },
 
-  async diagnose(sent: SentJob, chosen: string | undefined, now: string): Promise<BenchAnswer> {
+  async diagnose(
+    sent: SentJob,
+    chosen: string | undefined,
+    now: string,
+    by: string,
+  ): Promise<BenchAnswer> {
     const job = await taken(sent);
     await downloadTables(job);
-    return benchAnswer(job, chosen, { now, judgeMost: judgedAtOnce });
+    return benchAnswer(job, chosen, { now, by, judgeMost: judgedAtOnce });
   },
 
   async preview(sent: SentJob, entry: Entry): Promise<Preview> {

@@ -65,6 +65,52 @@ test('a proof of dead runs out on every page of a job that stands open', async (
   }
 });
 
+test('what one person proved dead is not proved for who opens the job after them', async ({
+  page,
+  browser,
+}) => {
+  const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Two at one heater' });
+  await currentCheck(page);
+  await makeSafe(page);
+  await sentJob(page, jobId);
+  const context = await browser.newContext();
+  const theirs = await context.newPage();
+  const known = await theirs.request.get(`${baseUrl()}/api/for-device`);
+  const { technicians, technicianId } = (await known.json()) as {
+    technicians: { id: string }[];
+    technicianId: string;
+  };
+  const choose = (id: string) =>
+    theirs.request.post(`${baseUrl()}/api/technician`, {
+      headers: { origin: baseUrl() },
+      data: { id },
+    });
+  const other = technicians.find(({ id }) => id !== technicianId)!;
+  expect((await choose(other.id)).ok()).toBe(true);
+  // Before any code of the page is there, as after it.
+  const sent = await theirs.request.get(`${baseUrl()}/jobs/${jobId}`);
+  expect(await sent.text()).toMatch(/Off, not proved dead[^]*Power off and prove dead/);
+  for (const address of ['settings', 'temperatures', 'procedures', 'repair', '']) {
+    await test.step(address, async () => {
+      await theirs.goto(`${baseUrl()}/jobs/${jobId}/${address}`);
+      await isAwake(theirs);
+      await expect(theirs.getByText('proved by another person')).toBeVisible();
+      await expect(theirs.getByText(/^proved dead/)).toHaveCount(0);
+    });
+  }
+  await currentCheck(theirs);
+  const prove = theirs.getByRole('button', { name: 'Power off and prove dead' });
+  await expect(prove).toBeVisible();
+  // Who proved it has not lost it by that: nobody has written anything.
+  await expect(page.getByText(/^proved dead/)).toBeVisible();
+  expect((await choose(technicianId)).ok()).toBe(true);
+  await theirs.reload();
+  await currentCheck(theirs);
+  await expect(theirs.getByText(/^proved dead/)).toBeVisible();
+  await expect(prove).toHaveCount(0);
+  await context.close();
+});
+
 test('a phone whose clock is an hour ahead shows what was switched on after it', async ({
   page,
   browser,

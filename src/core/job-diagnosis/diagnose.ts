@@ -24,6 +24,7 @@ import {
   gasWorkAllowed,
   liveWorkAllowed,
   readLogbook,
+  stateFor,
   type JobFile,
   type JobState,
 } from '../job-file';
@@ -86,6 +87,8 @@ export interface DiagnosisOptions {
   readonly depth?: 'rollout' | 'one-step';
   /** The time now: a proof of dead that nobody has stayed with does not hold any more. */
   readonly now?: string;
+  /** Who is at the unit: what another person proved, or made so by hand, does not hold for them. */
+  readonly by?: string;
   /** Leaves out what no loop over many jobs needs: weights of entries, expected bands, the usual order. */
   readonly brief?: boolean;
   /** Judges no more than so many of the last results. */
@@ -109,11 +112,14 @@ export function diagnoseJob(job: JobFile, options: DiagnosisOptions = {}): Answe
 /** The logbook gone through, without the engine: each entry that counts, a code as the result that it stands for. */
 export function walkedOf(
   { unit, entries }: Pick<JobFile, 'unit' | 'entries'>,
-  now?: string,
+  { now, by }: Pick<DiagnosisOptions, 'now' | 'by'> = {},
 ): Pick<OpenDiagnosis, 'walked' | 'state'> {
   const family = familyOfJob({ unit });
   const { walked, state } = readLogbook(entries, family.catalogue, now);
-  return { walked: walked.map((each) => codeAsResult(family, each)), state };
+  return {
+    walked: walked.map((each) => codeAsResult(family, each)),
+    state: stateFor(state, family.catalogue, by),
+  };
 }
 
 /** The belief that a job's entries lead to, without a plan. */
@@ -123,13 +129,14 @@ export function openDiagnosis(
     parameters: given,
     tables: asked,
     now,
-  }: Pick<DiagnosisOptions, 'parameters' | 'tables' | 'now'> = {},
+    by,
+  }: Pick<DiagnosisOptions, 'parameters' | 'tables' | 'now' | 'by'> = {},
 ): OpenDiagnosis {
   const family = familyOfJob(job);
   const parameters = given ?? family.parameters;
   const plate = family.plateOf(job);
   const tables = asked ?? compiledFor(family, plate, parameters);
-  const { walked, state } = walkedOf(job, now);
+  const { walked, state } = walkedOf(job, { now, by });
   const evidence = evidenceOf(family, job, walked, parameters);
   const courses = coursesOf(tables, evidence, state.repairsDone);
   const { belief } = courses[0]!;

@@ -9,6 +9,7 @@
  * answer.decided // false
  */
 
+export * from './answer-for';
 export * from './bench-answer';
 export * from './carrying';
 export * from './closing';

@@ -72,6 +72,7 @@ export function withIsolation(state: JobState, isolation: Isolation): JobState {
   const isAsItWas =
     state.power === power &&
     state.provedDeadAt === provedDead?.at &&
+    state.provedDeadBy === provedDead?.by &&
     state.provedDeadUntil === until &&
     state.failedProof === failedProof &&
     state.proofEndedBy === proofEndedBy;
@@ -81,6 +82,7 @@ export function withIsolation(state: JobState, isolation: Isolation): JobState {
     ...state,
     power,
     provedDeadAt: provedDead?.at,
+    provedDeadBy: provedDead?.by,
     provedDeadUntil: until,
     failedProof,
     proofEndedBy,
@@ -119,7 +121,8 @@ function withHands(state: JobState, entry: Entry, catalogue: FamilyCatalogue): J
   };
 }
 
-function withoutLapsed(
+/** Facts that end without a word of anybody, where they have. */
+export function withoutLapsed(
   state: JobState,
   { facts }: FamilyCatalogue,
   hasLapsed: (standing: FactStanding) => boolean,

@@ -15,6 +15,7 @@ export * from './corrections';
 export * from './in-order';
 export { complaintProblems, entryProblems } from './entry-problems';
 export * from './fold';
+export * from './for-person';
 export { isAnybodyThere, type ProofEnd } from './isolation';
 export * from './log-places';
 export * from './logs';

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { provedDead, stamp } from '../../../tests/plates';
 import { electricFamilies as families } from '../../../tests/electric-families';
-import { foldEntries, stillHolds, type ActionEntry, type Entry } from '.';
+import { foldEntries, stateFor, stillHolds, type ActionEntry, type Entry } from '.';
 
 const made = (rest: object): Entry => ({ ...stamp(), ...rest }) as Entry;
 const action = (name: string, rest: object = {}) => made({ kind: 'action', action: name, ...rest });
@@ -143,6 +143,30 @@ describe.each(families)('proved dead on $id', (family) => {
     // An office that countersigns is not at the unit.
     const countersign = made({ kind: 'countersign', of: proof.id, by: 'p2' });
     expect(fold(proof, countersign).provedDeadAt).toBeDefined();
+  });
+
+  it('is none for who comes after, before they have written anything', () => {
+    const lift = action('lift-wire', { wire: 'a-wire', end: 'screw', by: 'p1' });
+    const state = fold(action('power-off', { by: 'p1' }), dead({ by: 'p1' }), lift);
+    expect(stateFor(state, catalogue, 'p1')).toBe(state);
+    // An office that looks at nobody's place.
+    expect(stateFor(state, catalogue, undefined)).toBe(state);
+    const theirs = stateFor(state, catalogue, 'p2');
+    expect(theirs).toMatchObject({
+      power: 'off',
+      provedDeadAt: undefined,
+      provedDeadUntil: undefined,
+      proofEndedBy: 'other-person',
+      lifted: state.lifted,
+    });
+    expect(stateFor(theirs, catalogue, 'p2')).toBe(theirs);
+    // It is what the logbook would say once they wrote something.
+    const skip = made({ kind: 'skip', check: family.checkIds[0], reason: 'skipped', by: 'p2' });
+    const after = fold(action('power-off', { by: 'p1' }), dead({ by: 'p1' }), skip);
+    expect(after).toMatchObject({ power: theirs.power, proofEndedBy: theirs.proofEndedBy });
+    // A proof without a name, as old files have it, is taken as it is.
+    const unsigned = fold(action('power-off'), dead());
+    expect(stateFor(unsigned, catalogue, 'p2')).toBe(unsigned);
   });
 
   it('does not outlive a night: who comes back proves it anew', () => {

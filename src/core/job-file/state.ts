@@ -13,6 +13,8 @@ import type { WireRecord } from './wire-map';
 export interface JobState extends Pick<Isolation, 'power' | 'failedProof' | 'proofEndedBy'> {
   /** When it was proved dead, as long as that holds. */
   readonly provedDeadAt?: string;
+  /** Whose proof it is: for anybody else there is none, see `stateFor`. */
+  readonly provedDeadBy?: string;
   /** When that ends by itself, if nobody writes anything more. */
   readonly provedDeadUntil?: string;
   /** Facts of access that are so, by id, each with the entry that made it so: a cover off, a manometer on. */

@@ -1,8 +1,9 @@
 'use client';
 
-import { useEffect, useRef, useState } from 'react';
-import type { BenchAnswer, Expectation } from '@/core/job-diagnosis';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { answerFor, type BenchAnswer, type Expectation } from '@/core/job-diagnosis';
 import type { Entry, EntryState, JobFile } from '@/core/job-file';
+import { usePresentTechnician } from '@/features/record/technician-context';
 import { diagnosisService, toThread, type Preview } from '@/workers/diagnosis-client';
 import { useProofEnd } from './use-proof-end';
 
@@ -19,6 +20,8 @@ export interface Answered {
 export interface AnsweredJob {
   readonly job: JobFile;
   readonly chosen?: string;
+  /** Whom it was worked out for; nobody in particular on the server. */
+  readonly by?: string;
   /** How many proofs of dead had run out by then, on this page. */
   readonly proofEnds?: number;
   readonly answer: BenchAnswer;
@@ -43,6 +46,8 @@ export function useBenchAnswer(
   const isPrepared = useRef(false);
   const standing = own ?? first;
   const proofEnds = useProofEnd(standing?.answer.state.provedDeadUntil);
+  const { id: by } = usePresentTechnician();
+  const answer = useMemo(() => ownAnswer(standing, by), [standing, by]);
   const latest = useRef(standing);
   useEffect(() => {
     latest.current = standing;
@@ -54,7 +59,7 @@ export function useBenchAnswer(
     const take = (answer: BenchAnswer, isQuick: boolean) => {
       if (isGone) return;
       setFailure(undefined);
-      setOwn({ job, chosen, proofEnds, answer, isQuick });
+      setOwn({ job, chosen, by, proofEnds, answer, isQuick });
     };
     const work = async () => {
       const before = latest.current ?? (await coming);
@@ -62,13 +67,13 @@ export function useBenchAnswer(
       if (before && !latest.current) setOwn(before);
       const wasPrepared = isPrepared.current;
       isPrepared.current = true;
-      if (isFor(before, job, chosen, proofEnds) && !before?.isQuick) {
+      if (isFor(before, job, chosen, by, proofEnds) && !before?.isQuick) {
         if (!wasPrepared) await service.prepare(toThread(job));
         return;
       }
       const now = () => new Date().toISOString();
-      if (!before) take(await service.diagnoseQuickly(toThread(job), chosen, now()), true);
-      take(await service.diagnose(toThread(job), chosen, now()), false);
+      if (!before) take(await service.diagnoseQuickly(toThread(job), chosen, now(), by), true);
+      take(await service.diagnose(toThread(job), chosen, now(), by), false);
     };
     work().catch((error: unknown) => {
       if (!isGone) setFailure(error instanceof Error ? error.message : String(error));
@@ -76,24 +81,34 @@ export function useBenchAnswer(
     return () => {
       isGone = true;
     };
-  }, [job, isReady, chosen, proofEnds, coming]);
+  }, [job, isReady, chosen, by, proofEnds, coming]);
   return {
-    answer: standing?.answer,
-    isFresh: isReady && isFor(standing, job, chosen, proofEnds),
+    answer,
+    isFresh: isReady && isFor(standing, job, chosen, by, proofEnds),
     isQuick: standing?.isQuick ?? false,
     failure,
   };
 }
 
+/** The answer as it holds for who has this device. */
+const ownAnswer = (answered: AnsweredJob | undefined, by: string): BenchAnswer | undefined =>
+  answered && answered.by !== by ? answerFor(answered.answer, answered.job, by) : answered?.answer;
+
+/** What was worked out for nobody in particular is also one person's, where nothing that counts in it is another's. */
+const isOf = (answered: AnsweredJob, by: string): boolean =>
+  answered.by === by || (answered.by === undefined && ownAnswer(answered, by) === answered.answer);
+
 function isFor(
   answered: AnsweredJob | undefined,
   job: JobFile,
   chosen: string | undefined,
+  by: string,
   proofEnds: number,
 ): boolean {
   return (
     answered !== undefined &&
     answered.chosen === chosen &&
+    isOf(answered, by) &&
     (answered.proofEnds ?? 0) === proofEnds &&
     isSameRecord(answered.job, job)
   );
