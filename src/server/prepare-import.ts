@@ -5,6 +5,7 @@ import {
   foldEntries,
   inOrder,
   isAnybodyThere,
+  isClosed,
   permissionProblems,
   readJobFile,
   type Entry,
@@ -81,8 +82,7 @@ export function prepareImport(text: string, permissions: Permissions): ReadImpor
  * proof of dead, and whatever hands have made so, is of before the file.
  */
 function gapOf(entries: readonly Entry[], { status }: JobState, now: string): Entry[] {
-  const isClosed = status?.status.startsWith('closed') ?? false;
-  if (isClosed || !isAnybodyThere(entries, now)) return [];
+  if (isClosed(status) || !isAnybodyThere(entries, now)) return [];
   // A clock that is ahead by hours dates what came before the file after it.
   const newest = inOrder(entries).at(-1)!.at;
   const at = Date.parse(newest) > Date.parse(now) ? newest : now;

@@ -1,4 +1,5 @@
 import type { Effect, FamilyCatalogue } from './catalogue';
+import { leavesUnit } from './closed';
 import { effectiveEntries } from './corrections';
 import type { ActionEntry, Entry, LiftedEnd } from './generated/job-types';
 import {
@@ -101,8 +102,7 @@ function withHands(state: JobState, entry: Entry, catalogue: FamilyCatalogue): J
   const isGone =
     (entry.kind === 'action' && entry.action === 'leave') ||
     isGap(entry) ||
-    (entry.kind === 'status' &&
-      (entry.status === 'waiting-for-part' || entry.status.startsWith('closed')));
+    (entry.kind === 'status' && leavesUnit(entry));
   if (isAtADesk(entry)) return isGone ? withoutLapsed(state, catalogue, () => true) : state;
   const { lastHandAt, lastVisit } = state;
   const isOtherVisit =

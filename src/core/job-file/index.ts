@@ -11,6 +11,7 @@ export * from './generated/job-types';
 export * from './as-seen-by';
 export * from './catalogue';
 export * from './clocks';
+export * from './closed';
 export * from './corrections';
 export * from './in-order';
 export { complaintProblems, entryProblems } from './entry-problems';

@@ -1,5 +1,6 @@
 import type { FamilyCatalogue } from './catalogue';
 import { saysNoTime } from './clocks';
+import { leavesUnit } from './closed';
 import { inOrder } from './in-order';
 import type { ActionEntry, Entry } from './generated/job-types';
 import { powerShownBy } from './power-shown';
@@ -100,9 +101,7 @@ function afterEntry(state: Isolation, entry: Entry, catalogue: FamilyCatalogue):
     case 'action':
       return afterAction(state, entry, catalogue);
     case 'status':
-      return entry.status === 'waiting-for-part' || entry.status.startsWith('closed')
-        ? ended(state, 'left')
-        : state;
+      return leavesUnit(entry) ? ended(state, 'left') : state;
     case 'correction':
       return entry.entry ? afterCorrection(state, entry.entry, catalogue) : state;
     default:

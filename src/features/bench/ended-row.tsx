@@ -1,4 +1,4 @@
-import type { JobFile, JobState } from '@/core/job-file';
+import { leavesUnit, type JobFile, type JobState } from '@/core/job-file';
 import { clockTime, longDate, statusWords } from '@/features/record/words';
 
 /** Of a job that is closed, or waits for a part: that it is so, by whom and why, and the way back to work on it. */
@@ -11,7 +11,7 @@ export function EndedRow({
   status: JobState['status'];
   onTakeUp(): void;
 }) {
-  if (status === undefined || !endings.has(status.status)) return null;
+  if (status === undefined || !leavesUnit(status)) return null;
   const { timeZone } = job.job;
   const by = job.people?.find(({ id }) => id === status.by)?.name;
   return (
@@ -30,9 +30,3 @@ export function EndedRow({
     </div>
   );
 }
-
-const endings: ReadonlySet<string> = new Set([
-  'waiting-for-part',
-  'closed-repaired',
-  'closed-not-repaired',
-]);

@@ -7,6 +7,7 @@ import { wordsOf } from '@/features/record/family-words';
 import { clockTime, plateWords, terminalName } from '@/features/record/words';
 import type { NewEntry } from '@/features/record/use-job-record';
 import { KeptOnItsWay, KeptRow } from '@/features/device/kept-note';
+import { usePresentTechnician } from '@/features/record/technician-context';
 import { RunningTimers } from '@/features/procedures/running-timers';
 import { Wordmark } from '@/ui/marks';
 import { useSettled } from '@/ui/settled';
@@ -179,8 +180,11 @@ function PowerState({
   timeZone: string | undefined;
   onMakeSafe(): void;
 }) {
+  const { name } = usePresentTechnician();
   if (!state) return <div className="min-h-14 px-3 lg:border-l lg:border-hair" />;
   if (state.power === 'off' && state.provedDeadAt) {
+    // On a device where nobody said who works there it may be somebody else who reads it.
+    const whose = state.provedDeadBy === undefined ? '' : ` by ${name.split(' ')[0]}`;
     return (
       <div
         className="flex min-h-14 items-center gap-2 px-3 lg:border-l lg:border-hair"
@@ -189,7 +193,10 @@ function PowerState({
         <DisconnectedSign />
         <span className="leading-tight">
           <span className="block font-semibold">Power OFF</span>
-          <span className="text-small">proved dead {clockTime(state.provedDeadAt, timeZone)}</span>
+          <span className="text-small">
+            proved dead {clockTime(state.provedDeadAt, timeZone)}
+            {whose}
+          </span>
         </span>
       </div>
     );

@@ -4,7 +4,7 @@ import { Link } from '@/ui/link';
 import { useState } from 'react';
 import { familyOfJob } from '@/core/appliances';
 import { closingProblem, type BenchAnswer } from '@/core/job-diagnosis';
-import type { JobFile } from '@/core/job-file';
+import { isClosed, type JobFile } from '@/core/job-file';
 import type { JobRecord } from '@/features/record/use-job-record';
 import { useDraft } from '@/features/record/use-draft';
 import { longDate } from '@/features/record/words';
@@ -28,7 +28,7 @@ export function Closing({ record, answer }: { record: JobRecord; answer: BenchAn
   const [reason, setReason] = useDraft(`${job.job.id} closing reason`);
   const [problem, setProblem] = useState<string>();
   const [askedOn] = useState(() => Date.now());
-  const isClosed = state.status?.status.startsWith('closed') ?? false;
+  const isOver = isClosed(state.status);
   const isRepaired = state.repairsDone.length > 0;
   const recheckBy = recheck && new Date(askedOn + recheck.days * 86_400_000).toISOString();
 
@@ -50,7 +50,7 @@ export function Closing({ record, answer }: { record: JobRecord; answer: BenchAn
     setReason('');
   };
 
-  if (isClosed) {
+  if (isOver) {
     return (
       <div className="mt-5 border-t-2 border-rule pt-3">
         <p className="flex items-center gap-2 text-lead font-semibold">

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState, type ReactNode } from 'react';
-import type { JobFile } from '@/core/job-file';
+import { isClosed, type JobFile } from '@/core/job-file';
 import type { UnitSystem } from '@/core/quantities';
 import { ProveDeadDialog } from '@/features/bench/prove-dead-dialog';
 import { StateBar } from '@/features/bench/state-bar';
@@ -78,7 +78,7 @@ function Stages(props: StageProps) {
   const last = state.repairsDone.at(-1);
   // The verdict at hand comes before the repair that is done: there is a second, and a third, as often as needed.
   const repair = state.verdict?.repair ?? last;
-  const isClosed = state.status?.status.startsWith('closed') ?? false;
+  const isOver = isClosed(state.status);
   return (
     <main className="mx-auto grid w-full max-w-[1280px] flex-1 lg:grid-cols-3">
       <Section number="1" title="Verdict" isNow={!state.verdict && last === undefined}>
@@ -96,7 +96,7 @@ function Stages(props: StageProps) {
       <Section
         number="3"
         title="Proof, settings, closing"
-        isNow={last !== undefined && !state.verdict && !isClosed}
+        isNow={last !== undefined && !state.verdict && !isOver}
       >
         {last !== undefined && Object.hasOwn(repairs, last) && (
           <ProofList job={record.job} answer={answer} system={props.system} />
