@@ -26,7 +26,7 @@ export interface RulerProps {
 
 const sizes = {
   full: { width: 566, height: 122, base: 46, cell: 66, gap: 16 },
-  phone: { width: 358, height: 112, base: 42, cell: 44, gap: 12 },
+  phone: { width: 358, height: 115, base: 42, cell: 44, gap: 12 },
   mini: { width: 150, height: 22, base: 16, cell: 20, gap: 6 },
 } as const;
 

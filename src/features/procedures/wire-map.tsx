@@ -219,7 +219,7 @@ export function WireEnd({
         <div className="mt-1 flex flex-wrap gap-2">
           <button
             type="button"
-            className="button border-2 border-act font-semibold text-act"
+            className="button border-2 border-act font-semibold text-act disabled:border-dashed disabled:border-edge disabled:text-ink-2"
             disabled={isUnproved}
             aria-label={`${name}: back on ${terminalName(noted ? belongsOn(noted) : end)}`}
             onClick={() => void putBack(noted ? belongsOn(noted) : end)}

@@ -77,6 +77,9 @@ export function RepairSteps({
       {hasWires && (
         <>
           <h3 className="mt-3 font-semibold">Wires: note, lift, put back</h3>
+          {isUnproved && (isBlocked || stillLifted.length > 0) && (
+            <p className="font-medium">Wires wait until power is off and proved dead.</p>
+          )}
           <ul>
             {ends.map((each) => (
               <WireEnd
@@ -116,9 +119,6 @@ export function RepairSteps({
           <li key={each}>{each}</li>
         ))}
       </ol>
-      {isUnproved && (isBlocked || stillLifted.length > 0) && (
-        <p className="mt-3 font-medium">Wires wait until power is off and proved dead.</p>
-      )}
       {problem && (
         <p role="alert" className="mt-3 border-l-4 border-rule pl-3 font-medium">
           {problem}
