@@ -49,7 +49,7 @@ import { stopNow } from './stop';
 import { leftOutBy } from '../schools';
 import { mostDirectMinutes, readsPartsFirst, unreadPart, type UnreadPart } from './unread-part';
 
-export const engineVersion = 'ohmmeter-0.3.1';
+export const engineVersion = 'ohmmeter-0.3.2';
 
 /** Checks that are asked what would change the mind. */
 const mostThatChangeMinds = 12;

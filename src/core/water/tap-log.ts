@@ -34,93 +34,136 @@ export const tellsOfTap = ({ channels, seconds }: TapLog): boolean =>
   seconds >= leastSeconds &&
   channels.some(({ place, samples }) => place !== 'return' && samples.length >= leastSamples);
 
+/** Temperatures of a log's channels, at the moments of its samples. */
+type Celsius = readonly ArrayLike<number>[];
+
 /** Features of the channels that have enough of it; in a set order. */
-export function featuresOfLog({ channels, seconds }: TapLog): TapLogFeature[] {
-  const from = seconds * settledShare;
-  return channels.flatMap(({ place, samples }): TapLogFeature[] => {
+export const featuresOfLog = (log: TapLog): TapLogFeature[] =>
+  featureReader(log)(
+    log.channels.map(({ samples }) => Float64Array.from(samples, ({ celsius }) => celsius)),
+  );
+
+/** Tells the features of other temperatures at the moments of a log: which samples make which is the same for all of them. */
+export function featureReader({
+  channels,
+  seconds,
+}: TapLog): (celsius: Celsius) => TapLogFeature[] {
+  const readers = channels.flatMap(({ place, samples }, channel) => {
     if (samples.length < 2) return [];
-    const late = samples.filter(({ second }) => second >= from);
-    const settled: TapLogFeature[] =
-      late.length === 0
-        ? []
-        : [{ id: place, value: late.reduce((sum, each) => sum + each.celsius, 0) / late.length }];
+    const from = (second: number) => samples.flatMap((each, k) => (each.second >= second ? k : []));
+    const late = from(seconds * settledShare);
+    const settled: Reader[] =
+      late.length === 0 ? [] : [{ id: place, channel, tell: (row) => meanOf(row, late) }];
     if (place === 'flow') {
-      const rise = riseOf(samples);
+      const rises = risesOf(samples);
       return [
-        ...(rise === undefined ? [] : [{ id: 'rise' as const, value: rise }]),
-        { id: 'peak', value: Math.max(...samples.map(({ celsius }) => celsius)) },
+        ...(rises.length === 0
+          ? []
+          : [{ id: 'rise', channel, tell: (row) => steepest(row, rises) } satisfies Reader]),
+        { id: 'peak', channel, tell: highest } satisfies Reader,
         ...settled,
       ];
     }
-    return place === 'tap' && seconds >= 90
-      ? [...settled, { id: 'swing', value: swingOf(samples, seconds / 3) }]
-      : settled;
+    if (place !== 'tap' || seconds < 90) return settled;
+    const warm = from(seconds / 3);
+    return [
+      ...settled,
+      { id: 'swing', channel, tell: (row) => fallOf(row, warm) } satisfies Reader,
+    ];
   });
+  return (celsius) =>
+    readers.map(({ id, channel, tell }) => ({ id, value: tell(celsius[channel]!) }));
 }
 
-/** Largest rise over ten seconds in the first minute, in K/s; undefined where it was not read often enough. */
-function riseOf(samples: TapChannel['samples']): number | undefined {
-  let most: number | undefined;
-  for (let k = 0; k < samples.length; k++) {
-    if (samples[k]!.second > 60) break;
-    const end = samples.findIndex((each) => each.second >= samples[k]!.second + riseOver);
-    if (end < 0) break;
-    const stretch = samples.slice(k, end + 1);
+interface Reader {
+  readonly id: TapLogFeature['id'];
+  readonly channel: number;
+  readonly tell: (row: ArrayLike<number>) => number;
+}
+
+function meanOf(row: ArrayLike<number>, places: readonly number[]): number {
+  let sum = 0;
+  for (const k of places) sum += row[k]!;
+  return sum / places.length;
+}
+
+function highest(row: ArrayLike<number>): number {
+  let most = -Infinity;
+  for (let k = 0; k < row.length; k++) most = Math.max(most, row[k]!);
+  return most;
+}
+
+/** From which sample to which a rise over ten seconds can be told in the first minute: none where it was not read often enough. */
+function risesOf(samples: TapChannel['samples']) {
+  const found: { readonly from: number; readonly to: number; readonly seconds: number }[] = [];
+  for (let from = 0; from < samples.length; from++) {
+    if (samples[from]!.second > 60) break;
+    const to = samples.findIndex((each) => each.second >= samples[from]!.second + riseOver);
+    if (to < 0) break;
+    const stretch = samples.slice(from, to + 1);
     const isDense = stretch.every(
       (each, j) => j === 0 || each.second - stretch[j - 1]!.second <= riseEvery,
     );
-    if (!isDense) continue;
-    const rise =
-      (samples[end]!.celsius - samples[k]!.celsius) / (samples[end]!.second - samples[k]!.second);
-    most = Math.max(most ?? -Infinity, rise);
+    if (isDense) found.push({ from, to, seconds: samples[to]!.second - samples[from]!.second });
   }
+  return found;
+}
+
+/** Largest rise, in K/s. */
+function steepest(row: ArrayLike<number>, rises: ReturnType<typeof risesOf>): number {
+  let most = -Infinity;
+  for (const { from, to, seconds } of rises)
+    most = Math.max(most, (row[to]! - row[from]!) / seconds);
   return most;
 }
 
 /** Largest fall after a height. */
-function swingOf(samples: TapChannel['samples'], from: number): number {
-  let highest = -Infinity;
+function fallOf(row: ArrayLike<number>, places: readonly number[]): number {
+  let height = -Infinity;
   let fall = 0;
-  for (const { second, celsius } of samples) {
-    if (second < from) continue;
-    highest = Math.max(highest, celsius);
-    fall = Math.max(fall, highest - celsius);
+  for (const k of places) {
+    height = Math.max(height, row[k]!);
+    fall = Math.max(fall, height - row[k]!);
   }
   return fall;
 }
 
-/** What a course would have been read as, at the moments of a log. @param offset what readouts of flow and tap add, in kelvin. */
-export function asReadIn(
-  log: TapLog,
-  course: TapCourse | undefined,
-  still: { readonly flowCelsius: number; readonly tapCelsius: number },
-  tapShare: (celsius: number) => number,
-  offset: { readonly flow: number; readonly tap: number },
-): TapLog {
-  const at = (row: Float64Array | undefined, second: number, else_: number): number => {
-    if (!row || !course) return else_;
-    const k = Math.min(row.length - 1, Math.max(0, Math.round(second / course.stepSecond) - 1));
-    return second <= 0 ? else_ : row[k]!;
-  };
-  return {
-    ...log,
-    channels: log.channels.map(({ place, isReadout, samples }) => ({
-      place,
-      isReadout,
-      samples: samples.map(({ second }) => ({
-        second,
-        celsius:
-          place === 'flow'
-            ? at(course?.flowCelsius, second, still.flowCelsius) + (isReadout ? offset.flow : 0)
-            : place === 'return'
-              ? at(course?.returnCelsius, second, still.flowCelsius)
-              : isReadout
-                ? at(course?.tapCelsius, second, still.tapCelsius) + offset.tap
-                : tapShare(at(course?.tapCelsius, second, still.tapCelsius)),
-      })),
-    })),
-  };
+/** What a course would have been read as, at the moments of a log. */
+export interface ReadCourse {
+  readonly course: TapCourse | undefined;
+  readonly still: { readonly flowCelsius: number; readonly tapCelsius: number };
+  /** What comes out of the tap of what the heater gives. */
+  readonly tapShare: (celsius: number) => number;
+  /** What readouts of flow and tap add, in kelvin. */
+  readonly readoutKelvin: { readonly flow: number; readonly tap: number };
 }
+
+/** Temperatures of a course as they would have been read in each channel of a log. */
+export const readIn = (
+  { channels }: TapLog,
+  { course, still, tapShare, readoutKelvin }: ReadCourse,
+): Float64Array[] =>
+  channels.map(({ place, isReadout, samples }) => {
+    const isTap = place === 'tap';
+    const row = isTap
+      ? course?.tapCelsius
+      : place === 'flow'
+        ? course?.flowCelsius
+        : course?.returnCelsius;
+    const without = isTap ? still.tapCelsius : still.flowCelsius;
+    const added = isReadout && place !== 'return' ? readoutKelvin[place] : 0;
+    const last = (row?.length ?? 0) - 1;
+    const read = new Float64Array(samples.length);
+    for (let k = 0; k < read.length; k++) {
+      const { second } = samples[k]!;
+      const celsius =
+        row && course && second > 0
+          ? row[Math.min(last, Math.max(0, Math.round(second / course.stepSecond) - 1))]!
+          : without;
+      read[k] = isTap && !isReadout ? tapShare(celsius) : celsius + added;
+    }
+    return read;
+  });
 
 /** How well each feature is read, and how far a good model is off it: one standard deviation. Common practice. */
 const featureSpread: Readonly<Record<TapLogFeature['id'], number>> = {

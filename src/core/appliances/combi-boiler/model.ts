@@ -407,6 +407,8 @@ function heatingOf({ elements: e, plate, state }: CombiUnit, signals: Readonly<S
 }
 
 const runner = runnerOf([water, fire, heat]);
+/** As much of it as a draw needs. */
+const runBeforeHeat = runnerOf([water, fire]);
 
 /** The physics of a boiler, in a state. */
 export const run = (unit: Running<CombiPlate, CombiStanding>): Signals =>
@@ -418,7 +420,7 @@ export function watchTap(unit: Running<CombiPlate, CombiStanding>) {
   const own = { ...unit, elements };
   const cold = elements['mains.celsius'];
   const past = elements['outlet.past'];
-  const signals = runner(own);
+  const signals = runBeforeHeat(own);
   return {
     course: courseOf(own, signals),
     litrePerMinute: signals['tap.flow']!,

@@ -291,6 +291,8 @@ const heat: Stage<TanklessUnit> = {
 };
 
 const runAsLeft = runnerOf([water, fire, heat]);
+/** As much of it as a draw needs. */
+const runBeforeHeat = runnerOf([water, fire]);
 
 /** The physics of a heater, in a state. */
 export const run = (unit: Running<TanklessPlate, TanklessStanding>): Signals =>
@@ -300,7 +302,7 @@ export const run = (unit: Running<TanklessPlate, TanklessStanding>): Signals =>
 export function watchTap(unit: Running<TanklessPlate, TanklessStanding>) {
   const elements = asLeft(unit);
   const own = { ...unit, elements };
-  const signals = runAsLeft(own);
+  const signals = runBeforeHeat(own);
   const cold = elements['mains.celsius'];
   const [through, past] = [signals['heater.flow']!, signals['past.flow']!];
   const share = through + past > 0 ? through / (through + past) : 1;

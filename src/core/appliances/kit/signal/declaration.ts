@@ -5,7 +5,7 @@ import type { Quantity } from '../../../quantities';
 import type { LoggedEvent } from '../../../job-file/logs';
 import type { WatchedLog } from '../../../thermal/log';
 import type { ShowerWish, TankResult } from '../../../thermal/tank';
-import type { TapCourse } from '../../../water';
+import type { ReadCourse } from '../../../water';
 import type {
   FlueAnalysis,
   FollowedPlaces,
@@ -240,17 +240,10 @@ export interface SignalTap<Plate extends FamilyPlate, S extends Standing> {
   standingKey(standing: S): string;
   /** The state of a unit whose tap was opened. */
   opened(state: UnitState): UnitState;
-  watch(unit: Running<Plate, S>): {
-    /** None where it does not burn. */
-    readonly course: TapCourse | undefined;
-    /** What stands there then. */
-    readonly still: { readonly flowCelsius: number; readonly tapCelsius: number };
+  /** Its course is none where it does not burn. */
+  watch(unit: Running<Plate, S>): ReadCourse & {
     /** What the tap gives, in L/min. */
     readonly litrePerMinute: number;
-    /** What comes out of the outlet where so much leaves the unit. */
-    tapShare(celsius: number): number;
-    /** What readouts of the flow temperature and of the tap's add. */
-    readonly readoutKelvin: { readonly flow: number; readonly tap: number };
   };
 }
 

@@ -17,6 +17,7 @@ import type { Follows, Seen, Shares, SignalDeclaration, Standing } from './decla
 import { signalHypotheses, type SignalHypothesis } from './hypothesis';
 import type { SignalObservable } from './observable';
 import { readsAtPair } from './pairs';
+import { differenceOf, KnownSlopes } from './slopes';
 import { tapLogPredictor, type TapLogObservable } from './tap-log';
 
 export interface SignalFamilyModel<S extends Standing> extends FamilyModel<SignalObservable> {
@@ -29,10 +30,8 @@ const repairFails = 1 / 60;
 const unlistedShare = 0.035;
 /** States whose runs are kept. */
 const mostRuns = 16;
-/** And those whose nudged runs are. */
-const mostNudged = 3;
-/** How far an element is moved to see what it does, natural logarithm. */
-const nudge = 0.02;
+/** And those whose slopes are. */
+const mostSlopes = 8;
 
 /** A family of signals as the engine sees it, for one plate and one set of parameters. */
 export function signalFamilyModel<Plate extends FamilyPlate, S extends Standing>(
@@ -95,26 +94,23 @@ export function signalFamilyModel<Plate extends FamilyPlate, S extends Standing>
     };
   };
 
-  /** Signals of units that were nudged, in a state: several readings follow the same elements. */
-  const nudgedRuns = new Map<string, Map<string, Signals>>();
-  const nudgedIn = (state: UnitState) => {
+  /** How signals follow elements, in a state: several readings follow the same ones. */
+  const slopes = new Map<string, KnownSlopes>();
+  const slopesIn = (
+    state: UnitState,
+  ): ((index: number, element: string, signal: string, still: Signals) => number) => {
     const key = stateKey(state);
-    const known = nudgedRuns.get(key) ?? new Map<string, Signals>();
-    nudgedRuns.delete(key);
-    nudgedRuns.set(key, known);
-    const oldest = nudgedRuns.keys().next().value;
-    if (nudgedRuns.size > mostNudged && oldest !== undefined) nudgedRuns.delete(oldest);
-    return (index: number, nudged: Nudge): Signals => {
-      const hypothesis = hypotheses[index]!;
-      const own = `${index} ${nudged.element} ${nudged.log}`;
-      let signals = known.get(own);
-      if (!signals) {
-        const { standing } = hypothesis;
-        signals = model.run({ plate, elements: nudgedBy(hypothesis, nudged), standing, state });
-        known.set(own, signals);
-      }
-      return signals;
-    };
+    const known = slopes.get(key) ?? new KnownSlopes();
+    slopes.delete(key);
+    slopes.set(key, known);
+    const oldest = slopes.keys().next().value;
+    if (slopes.size > mostSlopes && oldest !== undefined) slopes.delete(oldest);
+    return (index, element, signal, still) =>
+      known.slope(index, element, signal, still, (log) => {
+        const hypothesis = hypotheses[index]!;
+        const elements = nudgedBy(hypothesis, element, log);
+        return model.run({ plate, elements, standing: hypothesis.standing, state });
+      });
   };
 
   const quantity = (
@@ -122,17 +118,16 @@ export function signalFamilyModel<Plate extends FamilyPlate, S extends Standing>
     own: number,
     meter: MeterModel,
     { elements: followed }: Follows,
-    read: (nudged: Nudge | undefined) => number,
+    value: number,
+    slopeAlong: (element: string) => number,
     /** What all but its faults differs by, where that is known from another unit. */
     restVariance?: number,
   ): QuantityPrediction => {
-    const value = read(undefined);
     const isOut = value > (meter.overRangeAbove ?? Infinity) * 10;
     const slope = (element: string) => {
       // What is nought has no share of itself to be moved by.
       if (isOut || !followed.includes(element) || hypothesis.elements[element] === 0) return 0;
-      const at = (log: number) => read({ element, log });
-      return (at(nudge) - at(-nudge)) / (2 * nudge);
+      return slopeAlong(element);
     };
     const gradients = shared.map(({ element }) =>
       element in hypothesis.changes ? 0 : slope(element),
@@ -201,7 +196,7 @@ export function signalFamilyModel<Plate extends FamilyPlate, S extends Standing>
     const keyOf = changesWithin(follows);
     const gates = follows.gates ?? [];
     const found = seenIn(state);
-    const runs = nudgedIn(state);
+    const slopeOf = slopesIn(state);
     const good = healthy[0]!;
     /** What a good unit differs by in this reading; nothing where what it reads through stands otherwise here. */
     const restOf = (index: number): number => {
@@ -221,23 +216,24 @@ export function signalFamilyModel<Plate extends FamilyPlate, S extends Standing>
       const madeKey = `${keyOf(index)}/${standingKey}/${gateKey}/${isRough}`;
       const known = made.get(madeKey);
       if (known) return known;
-      const read = (nudged: Nudge | undefined): number => {
-        if (signal !== undefined) {
-          if (!nudged) return found(index, given).signals[signal]!;
-          return given
-            ? model.run({ plate, elements: nudgedBy(hypothesis, nudged), standing, state })[signal]!
-            : runs(index, nudged)[signal]!;
-        }
-        const elements = nudged ? nudgedBy(hypothesis, nudged) : hypothesis.elements;
+      const read = (elements: Readonly<Record<string, number>>): number => {
         const unit = { plate, elements, standing, state };
+        if (signal !== undefined) return model.run(unit)[signal]!;
         return model.probe(unit, target ?? { between: named!.between! }, of) ?? 0;
       };
+      const value =
+        signal !== undefined ? found(index, given).signals[signal]! : read(hypothesis.elements);
+      const slopeAlong = (element: string): number =>
+        signal !== undefined && !given
+          ? slopeOf(index, element, signal, found(index, undefined).signals)
+          : differenceOf(value, (log) => read(nudgedBy(hypothesis, element, log)));
       const prediction = quantity(
         hypothesis,
         own,
         meter,
         follows,
-        read,
+        value,
+        slopeAlong,
         isRough ? restOf(index) : undefined,
       );
       made.set(madeKey, prediction);
@@ -354,15 +350,10 @@ function mixedPrediction(own: Prediction, other: Prediction, share: number): Pre
   };
 }
 
-/** An element that is moved a little to see what it does. */
-interface Nudge {
-  readonly element: string;
-  readonly log: number;
-}
-
 const nudgedBy = (
   { elements }: { readonly elements: Readonly<Record<string, number>> },
-  { element, log }: Nudge,
+  element: string,
+  log: number,
 ): Record<string, number> => ({ ...elements, [element]: elements[element]! * Math.exp(log) });
 
 const gatesOf = (signals: Readonly<Signals>, gates: readonly string[]): number[] =>

@@ -1,8 +1,9 @@
 import type { Observable, OutcomePrediction } from '../../../diagnosis/model';
 import {
-  asReadIn,
+  featureReader,
   featuresOfLog,
   likelihoodOf,
+  readIn,
   tellsOfTap,
   type TapCourse,
   type TapLog,
@@ -44,6 +45,7 @@ export function tapLogPredictor<Plate extends FamilyPlate, S extends Standing>(
   { log, state }: TapLogObservable,
 ): (index: number) => OutcomePrediction {
   const seen = featuresOfLog(log);
+  const featuresOf = featureReader(log);
   const unitOf = (
     { elements, standing }: SignalHypothesis<S>,
     changed?: { readonly element: string; readonly log: number },
@@ -56,7 +58,7 @@ export function tapLogPredictor<Plate extends FamilyPlate, S extends Standing>(
     state: stateAt(state, log),
   });
   const featuresAt = (unit: Running<Plate, S>): TapLogFeature[] =>
-    featuresOfLog(readAt(tap, unit, log));
+    featuresOf(readAt(tap, unit, log));
   const slopesOf = (
     hypothesis: SignalHypothesis<S>,
     base: readonly TapLogFeature[],
@@ -66,7 +68,14 @@ export function tapLogPredictor<Plate extends FamilyPlate, S extends Standing>(
       ...shared.filter(({ element }) => !(element in hypothesis.changes)),
       ...Object.entries(hypothesis.spread).map(([element, spread]) => ({ element, spread })),
     ]
-      .filter(({ element }) => tap.follows.includes(element) && (only?.(element) ?? true))
+      // What is nought is not moved by a share of itself.
+      .filter(
+        ({ element, spread }) =>
+          spread !== 0 &&
+          hypothesis.elements[element] !== 0 &&
+          tap.follows.includes(element) &&
+          (only?.(element) ?? true),
+      )
       .map(({ element, spread }) => {
         const moved = featuresAt(unitOf(hypothesis, { element, log: nudge }));
         return base.map(({ value }, k) => ((moved[k]!.value - value) / nudge) * spread);
@@ -110,20 +119,17 @@ const stateAt = (state: UnitState, { startCelsius }: TapLog): UnitState => ({
   known: startCelsius === undefined ? {} : { 'flow.start': startCelsius },
 });
 
-/** What a unit would have been read as. */
+/** Temperatures that would have been read of a unit, of each channel of a log. */
 function readAt<Plate extends FamilyPlate, S extends Standing>(
   tap: SignalTap<Plate, S>,
   unit: Running<Plate, S>,
   log: TapLog,
-): TapLog {
-  const { course, still, tapShare, readoutKelvin } = tap.watch(unit);
-  return asReadIn(
-    log,
-    course,
-    log.startCelsius === undefined ? still : { ...still, flowCelsius: log.startCelsius },
-    tapShare,
-    readoutKelvin,
-  );
+): Float64Array[] {
+  const seen = tap.watch(unit);
+  const { startCelsius } = log;
+  const still =
+    startCelsius === undefined ? seen.still : { ...seen.still, flowCelsius: startCelsius };
+  return readIn(log, { ...seen, still });
 }
 
 /** A family that warms its tap as it runs, as the rest of the house sees it. */
@@ -150,15 +156,15 @@ export function signalTap<Plate extends FamilyPlate, S extends Standing>(
       const { log, state } = observable as TapLogObservable;
       const read = readAt(tap, unitOf(plate, hypothesis, stateAt(state, log)), log);
       const off = log.channels.flatMap(({ samples }, k) =>
-        samples.map((each, j) => (each.celsius - read.channels[k]!.samples[j]!.celsius) ** 2),
+        samples.map(({ celsius }, j) => (celsius - read[k]![j]!) ** 2),
       );
       return {
         offKelvin: Math.sqrt(off.reduce((sum, each) => sum + each, 0) / Math.max(1, off.length)),
-        channels: read.channels.map(({ place, isReadout, samples }) => ({
+        channels: log.channels.map(({ place, isReadout, samples }, k) => ({
           place: placeOf(place, isReadout),
-          samples: samples.map(({ second, celsius }) => ({
+          samples: samples.map(({ second }, j) => ({
             second: second + log.fromSecond,
-            celsius,
+            celsius: read[k]![j]!,
           })),
         })),
       };
