@@ -8,8 +8,8 @@ import {
   type Technician,
 } from '../database/technicians';
 import { changingInFirmBy, inFirm, inFirmBy, presentOf, workingHere, type Author } from './in-firm';
+import { technicianIn } from '../technician-cookie';
 import type { Coming } from './settle-standing';
-import { technicianCookie } from './technician-cookie';
 
 export interface Session {
   readonly organisation: Organisation;
@@ -34,8 +34,10 @@ export const inFirmChanging = async <T>(
 ): Promise<T | undefined> => changingInFirmBy(await chosenTechnician(), work, jobOf, coming);
 
 /** Who was chosen on this device, if anybody was. */
-export const chosenTechnician = async (): Promise<string | undefined> =>
-  (await cookies()).get(technicianCookie)?.value;
+export async function chosenTechnician(): Promise<string | undefined> {
+  const sent = await cookies();
+  return technicianIn((name) => sent.get(name)?.value);
+}
 
 /** Who is here, or undefined before a firm is set up. */
 export async function readSession(): Promise<Session | undefined> {

@@ -5,7 +5,7 @@ import { plainJobId } from './plain-ids';
 import { readJsonOf } from './read-body';
 import { fresh, problemOf } from './respond';
 import { takeEntries } from './take-entries';
-import { technicianCookie } from './technician-cookie';
+import { technicianIn } from '../technician-cookie';
 
 /**
  * The short way in for what comes a thousand times more often than anything else: entries of a job. It does what the route
@@ -33,7 +33,8 @@ export async function takeByTheShortWay(
       // What is not read any further is answered all the same.
       parts: request.iterator({ destroyOnReturn: false }) as AsyncIterable<Uint8Array>,
     });
-    const chosen = parseCookie(headers.cookie ?? '')[technicianCookie];
+    const sent = parseCookie(headers.cookie ?? '');
+    const chosen = technicianIn((name) => sent[name]);
     const stored = await takeEntries(plainJobId(jobId), body, chosen);
     end(response, 200, 'application/json', JSON.stringify(stored));
   } catch (error) {

@@ -42,8 +42,12 @@ test('without a server a slow store is waited for, and told so', async ({ page }
   await noServer(page);
   const letGo = await holdStore(page);
   await skip(page).click();
+  // The check that is done stands there until then, and takes no tap: that is said where the next one will stand.
+  const working = page.locator('[data-check]').getByText('Working out what is next');
+  await expect(working).toBeVisible();
   await expect(page.getByText(/Not entered yet: this device’s store is slow/)).toBeVisible();
   await letGo();
+  await expect(working).toHaveCount(0);
   await expect(page.locator(`[data-check="${first}"]`)).toHaveCount(0);
   await expect(page.getByText(/Not entered yet/)).toHaveCount(0);
   expect((await jobOnDevice(page, jobId)).entries).toHaveLength(1);

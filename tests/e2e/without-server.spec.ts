@@ -9,6 +9,7 @@ import {
   fillCall,
   isPhone,
   jobOnDevice,
+  proveDead,
   putBack,
   repairAsTold,
   workOut,
@@ -86,6 +87,72 @@ test('pages that were opened before open again', async ({ page, context }) => {
   // It comes by itself once the server is there again.
   await context.setOffline(false);
   expect(await currentCheck(page)).toBeDefined();
+});
+
+test('in a cellar too somebody else takes the device: under their own name, and not on a proof of dead that is not theirs @phone', async ({
+  page,
+  context,
+}) => {
+  await prepare(page);
+  const who = page.getByLabel('Technician');
+  await who.selectOption('Ines Aldous');
+  await expect(who.locator(':checked')).toHaveText('Ines Aldous');
+  const imported = await page.request.post(`${server.url}/api/job-files`, {
+    data: emptyJob({ site: { customer: 'Handed over' } }),
+    headers: { origin: server.url },
+  });
+  const { id: jobId } = (await imported.json()) as { id: string };
+  const address = `${server.url}/jobs/${jobId}`;
+  await page.goto(address);
+  await currentCheck(page);
+  await expect(() => jobOnDevice(page, jobId)).toPass();
+  await context.setOffline(true);
+  await page.reload();
+  await currentCheck(page);
+  await page.getByRole('button', { name: 'Make safe' }).click();
+  await proveDead(page);
+  await expect(page.getByText(/^proved dead .* by Ines/)).toBeVisible();
+  const otherTab = await context.newPage();
+  await otherTab.goto(address);
+  await expect(otherTab.getByText(/^proved dead .* by Ines/)).toBeVisible();
+
+  await page.goto(server.url);
+  // The page is loaded again, and comes from the device.
+  const loaded = page.waitForEvent('load');
+  await who.selectOption('Wren Oduya');
+  await loaded;
+  await expect(who.locator(':checked')).toHaveText('Wren Oduya');
+  await page.goto(address);
+  for (const each of [page, otherTab]) {
+    await expect(each.getByText('proved by another person')).toBeVisible();
+    await expect(each.getByText(/^proved dead/)).toHaveCount(0);
+  }
+  await currentCheck(page);
+  await page.getByRole('button', { name: 'Skip', exact: true }).click();
+
+  await context.setOffline(false);
+  const idOf = async (name: string) => {
+    const session = await (await page.request.get(`${server.url}/api/for-device`)).json();
+    const { technicians, technicianId } = session as {
+      technicians: { id: string; name: string }[];
+      technicianId: string;
+    };
+    return { id: technicians.find((each) => each.name === name)!.id, technicianId };
+  };
+  const wren = await idOf('Wren Oduya');
+  // The server hears of it with whatever it is asked first.
+  expect(wren.technicianId).toBe(wren.id);
+  const ines = await idOf('Ines Aldous');
+  await expect(async () => {
+    const file = await page.request.get(`${address.replace('/jobs/', '/api/jobs/')}/file`);
+    const { entries } = (await file.json()) as { entries: { kind: string; by: string }[] };
+    expect(entries.at(-1)).toMatchObject({ kind: 'skip', by: wren.id });
+    const before = entries.slice(0, -1);
+    expect(before.length).toBeGreaterThan(0);
+    for (const each of before) expect(each).toMatchObject({ kind: 'action', by: ines.id });
+  }).toPass();
+  await page.goto(server.url);
+  await expect(who.locator(':checked')).toHaveText('Wren Oduya');
 });
 
 test('a whole job, from the call to the report, is sent when the network is back @phone', async ({

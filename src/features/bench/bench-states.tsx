@@ -2,13 +2,18 @@ import { useWords } from '@/features/record/family-context';
 import { percent } from '@/features/record/words';
 import { SuspectStrip } from '@/ui/patterns';
 
+/** What stands in the place of what is not so any more: until the next answer is there, no tap is taken. */
+export const workingWords = 'Working out what is next';
+
 /** The suspects as one line, on a phone. */
 export function SuspectLine({
   answer,
   after,
+  isWorking,
 }: {
   answer: { suspects: readonly { repair: string; probability: number }[]; decided: boolean };
   after: Readonly<Record<string, number>> | undefined;
+  isWorking: boolean;
 }) {
   const words = useWords();
   const first = answer.suspects[0];
@@ -16,11 +21,15 @@ export function SuspectLine({
   const then = after?.[first.repair];
   return (
     <>
-      <span className="block pb-1.5">
-        {words.suspect(first.repair)}{' '}
-        <strong className="font-semibold">{percent(first.probability)} %</strong>
-        {then !== undefined && <span className="text-act"> then {percent(then)} %</span>}
-      </span>
+      {isWorking ? (
+        <span className="block pb-1.5">{workingWords}</span>
+      ) : (
+        <span className="block pb-1.5">
+          {words.suspect(first.repair)}{' '}
+          <strong className="font-semibold">{percent(first.probability)} %</strong>
+          {then !== undefined && <span className="text-act"> then {percent(then)} %</span>}
+        </span>
+      )}
       <SuspectStrip
         suspects={answer.suspects.filter((each) => each.probability > 0.01).slice(0, 5)}
         decided={answer.decided}

@@ -12,6 +12,7 @@ import { FromInstrument } from '@/features/instruments/from-instrument';
 import { StopNote } from '@/features/record/stop-note';
 import { useJobRecord } from '@/features/record/use-job-record';
 import { Awake } from '@/features/waking/awake';
+import { useLasting } from '@/ui/lasting';
 import { Dialog } from '@/ui/dialog';
 import { Keypad } from '@/ui/keypad';
 import { PatternDefinitions } from '@/ui/patterns';
@@ -39,6 +40,9 @@ import { ValuesEntry } from './values-entry';
 import { VerdictPanel } from './verdict-panel';
 
 type Sheet = 'other-check' | 'prove-dead' | 'picture' | 'logbook' | 'suspects' | 'limits';
+
+/** What is worked out sooner is not told of: words that come and go at once are only unrest. */
+const toldMilliseconds = 200;
 
 const skips: readonly (readonly [SkipReason, string])[] = [
   ['not-sure', 'Not sure'],
@@ -92,6 +96,7 @@ function OpenBench({ initial, first, coming, system }: BenchProps) {
   const served = record.cameWithMore ? undefined : { came, comes };
   const at = useCheckEntry(family, record, system, served?.came, served?.comes);
   const { answer, check, quantity, preview, steps } = at;
+  const isWorking = useLasting(!at.isFresh && at.failure === undefined, toldMilliseconds);
   const isWide = useIsWide();
   const [sheet, setSheet] = useState<Sheet>();
   const [touched, setTouched] = useState<string>();
@@ -181,7 +186,7 @@ function OpenBench({ initial, first, coming, system }: BenchProps) {
       onClick={() => setSheet('suspects')}
       aria-label="Suspects and reasons"
     >
-      <SuspectLine answer={answer.answer} after={preview?.probabilities} />
+      <SuspectLine answer={answer.answer} after={preview?.probabilities} isWorking={isWorking} />
     </button>
   );
   const suspectsPanel = answer && (
@@ -233,6 +238,7 @@ function OpenBench({ initial, first, coming, system }: BenchProps) {
                 jobId={job.job.id}
                 check={check}
                 isProposed={isNext || check === at.begun}
+                isWorking={isWorking}
                 answer={answer}
                 taken={takenSteps.steps}
                 onStep={takeStep}

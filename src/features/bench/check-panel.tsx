@@ -10,6 +10,7 @@ import { percent } from '@/features/record/words';
 import { Dialog } from '@/ui/dialog';
 import { StepBox } from '@/ui/marks';
 import { ElectricitySign, HotSign, NoResetSign, WarningSign } from '@/ui/signs';
+import { workingWords } from './bench-states';
 import { minutesText, stepWords } from './step-words';
 import { savedMinutes, WhyThis } from './why-this';
 
@@ -17,6 +18,8 @@ export interface CheckPanelProps {
   readonly jobId: string;
   readonly check: string;
   readonly isProposed: boolean;
+  /** What is done here is on its way: the check that stands here is not the next one any more, or not yet. */
+  readonly isWorking: boolean;
   readonly answer: BenchAnswer;
   readonly system: UnitSystem;
   /** Steps that are entered, and that the answer does not know of yet. */
@@ -31,7 +34,7 @@ export interface CheckPanelProps {
 
 /** The check at hand: what to do, what it still needs, its caution, and why it comes now. */
 export function CheckPanel(props: CheckPanelProps) {
-  const { jobId, check, isProposed, answer, taken, onStep, onTrust, crop } = props;
+  const { jobId, check, isProposed, isWorking, answer, taken, onStep, onTrust, crop } = props;
   const [isAsking, setAsking] = useState(false);
   const words = useWords();
   const family = useFamily();
@@ -47,13 +50,15 @@ export function CheckPanel(props: CheckPanelProps) {
     <div className="px-4 pt-2.5 pb-2" data-check={check}>
       <div className="flex justify-between text-small text-ink-2">
         <span>
-          {confirms !== undefined
-            ? 'Before it is fitted'
-            : isRepeat
-              ? 'Take again'
-              : isProposed
-                ? 'Next check'
-                : 'Check chosen by you'}
+          {isWorking
+            ? workingWords
+            : confirms !== undefined
+              ? 'Before it is fitted'
+              : isRepeat
+                ? 'Take again'
+                : isProposed
+                  ? 'Next check'
+                  : 'Check chosen by you'}
         </span>
         <span>about {minutesText(minutes)}</span>
       </div>

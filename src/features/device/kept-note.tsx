@@ -1,7 +1,8 @@
 'use client';
 
-import { useEffect, useState, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { clockTime } from '@/features/record/words';
+import { useLasting } from '@/ui/lasting';
 import { useSettled } from '@/ui/settled';
 import { useIsWide } from '@/ui/screen-width';
 import { clockWords } from './clock-words';
@@ -10,26 +11,12 @@ import { useOutbox } from './use-outbox';
 /** What is on its way for less is not told: the page would move under the finger with every entry. */
 const shortMilliseconds = 1000;
 
-/** True once something has been so without a break for a while. */
-function useLasting(is: boolean): boolean {
-  const [hasLasted, setLasted] = useState(false);
-  useEffect(() => {
-    if (!is) return;
-    const timer = setTimeout(() => setLasted(true), shortMilliseconds);
-    return () => {
-      clearTimeout(timer);
-      setLasted(false);
-    };
-  }, [is]);
-  return is && hasLasted;
-}
-
 /** What waits, and whether the server is just taking it; undefined where there is nothing to tell. */
 function useToldOutbox() {
   const outbox = useOutbox();
   const { waiting, refused, isReachable } = outbox;
   const isOnItsWay = waiting > 0 && refused === 0 && isReachable;
-  const isSlow = useLasting(isOnItsWay);
+  const isSlow = useLasting(isOnItsWay, shortMilliseconds);
   if (waiting + refused === 0 || (isOnItsWay && !isSlow)) return undefined;
   return { ...outbox, isOnItsWay };
 }

@@ -1,36 +1,34 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
-import { useState } from 'react';
-import { chooseTechnician } from './choose-technician';
+import { startTransition, useOptimistic } from 'react';
+import { useChooseTechnician } from './use-choose-technician';
 
 /** Who works on this device. */
 export function TechnicianChoice({
   technicians,
   chosen,
-  isFixed,
 }: {
   technicians: readonly { readonly id: string; readonly name: string }[];
   chosen: string;
-  /** True without connection: who works here is kept by the server. */
-  isFixed: boolean;
 }) {
-  const router = useRouter();
-  const [isLost, setLost] = useState(false);
-  const choose = async (id: string) => {
-    const found = technicians.find((each) => each.id === id);
-    const isTaken = found !== undefined && (await chooseTechnician(found));
-    setLost(!isTaken);
-    if (isTaken) router.refresh();
-  };
+  const { problem, choose } = useChooseTechnician();
+  const [shown, show] = useOptimistic(chosen);
   return (
     <>
       <select
         className="field w-auto"
         aria-label="Technician"
-        value={chosen}
-        disabled={isFixed}
-        onChange={(event) => void choose(event.target.value)}
+        value={shown}
+        onChange={(event) => {
+          const [found, before] = [event.target.value, chosen].map((id) =>
+            technicians.find((each) => each.id === id),
+          );
+          if (!found || !before) return;
+          startTransition(async () => {
+            show(found.id);
+            await choose(found, before);
+          });
+        }}
       >
         {technicians.map(({ id, name }) => (
           <option key={id} value={id}>
@@ -38,9 +36,9 @@ export function TechnicianChoice({
           </option>
         ))}
       </select>
-      {isLost && (
+      {problem && (
         <span role="alert" className="text-small font-medium">
-          Not changed: the server did not answer.
+          {problem}
         </span>
       )}
     </>

@@ -80,7 +80,6 @@ export function Today({
           <TechnicianChoice
             technicians={technicians.map(({ id, name }) => ({ id, name }))}
             chosen={technician.id}
-            isFixed={keptAt !== undefined}
           />
           <Link href="/call" className="button button-act">
             New call

@@ -8,6 +8,7 @@ import { keptFirm, type KeptFirm } from '@/features/device/kept-firm';
 import { keptJob } from '@/features/device/kept-jobs';
 import { watchStore, type StoreTrouble } from '@/features/device/store';
 import { Present } from '@/features/record/technician-context';
+import { presentAmong } from '@/features/record/technician-here';
 import { placeOf, type Place } from './place';
 import { askServerAgain } from './server-again';
 
@@ -45,7 +46,7 @@ export function FromDevice({ otherwise }: { otherwise?: ReactNode }) {
   if (found.kind === 'nothing') return otherwise ?? <NotOnDevice />;
   const { place, firm, job } = found;
   const { organisation, technicians, technicianId } = firm.content;
-  const technician = technicians.find((each) => each.id === technicianId) ?? technicians[0]!;
+  const technician = presentAmong(technicians, technicianId);
   return (
     <Present technician={technician}>
       {place.kind === 'today' && <KeptToday firm={firm} find={place.find} />}

@@ -3,6 +3,7 @@
 import { isFound, questionWords, searchWords } from '@/core/search';
 import type { KeptFirm } from '@/features/device/kept-firm';
 import { Families } from '@/features/record/family-context';
+import { presentAmong } from '@/features/record/technician-here';
 import { jobsOnPage } from '@/features/today/job-pages';
 import { Today } from '@/features/today/today';
 import type { JobWithUnit } from '@/database/jobs';
@@ -11,7 +12,7 @@ import { KeptCalls } from './kept-calls';
 /** Today from what this device keeps: the open jobs as the server last listed them. */
 export function KeptToday({ firm, find }: { firm: KeptFirm; find: string }) {
   const { organisation, technicians, technicianId, jobs, counts } = firm.content;
-  const technician = technicians.find((each) => each.id === technicianId) ?? technicians[0]!;
+  const technician = presentAmong(technicians, technicianId);
   const asked = questionWords(find);
   const rows = jobs.map(withDates).filter((row) => isFound(wordsOf(row), asked));
   return (

@@ -3,7 +3,7 @@ import { NotFound } from '@/server/errors';
 import { readJson } from '@/server/read-body';
 import { respond } from '@/server/respond';
 import { readSession } from '@/server/session';
-import { technicianCookie } from '@/server/technician-cookie';
+import { technicianCookie, technicianCookieSeconds } from '@/technician-cookie';
 
 /** Chooses who works on this device. No sign-in yet: the firm's own machine decides who sits at it. */
 export async function POST(request: Request): Promise<Response> {
@@ -15,9 +15,8 @@ export async function POST(request: Request): Promise<Response> {
       throw new NotFound('This firm has no such technician.');
     }
     (await cookies()).set(technicianCookie, chosen.id, {
-      httpOnly: true,
       sameSite: 'strict',
-      maxAge: 60 * 60 * 24 * 365,
+      maxAge: technicianCookieSeconds,
     });
   });
 }

@@ -1,0 +1,20 @@
+import { technicianCookie, technicianCookieSeconds, technicianIn } from '@/technician-cookie';
+
+/** Who was chosen on this device, whether the server has heard of it or not. */
+export const technicianHere = (): string | undefined =>
+  technicianIn((name) => new RegExp(`(?:^|; )${name}=([^;]+)`).exec(document.cookie)?.[1]);
+
+/** Writes down on this device who works with it: the server hears of it with whatever it is asked next. */
+export function writeTechnicianHere(id: string): void {
+  document.cookie = `${technicianCookie}=${id}; Path=/; Max-Age=${technicianCookieSeconds}; SameSite=Strict`;
+}
+
+/** Who works here, of those that this device knows; the server's word counts where nobody said so here. */
+export function presentAmong<Each extends { readonly id: string }>(
+  technicians: readonly Each[],
+  asServed: string,
+): Each {
+  const here = technicianHere();
+  const find = (id: string | undefined) => technicians.find((each) => each.id === id);
+  return find(here) ?? find(asServed) ?? technicians[0]!;
+}

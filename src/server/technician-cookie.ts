@@ -1,2 +1,0 @@
-/** Which of the firm's technicians has this device: chosen on Today. */
-export const technicianCookie = 'ohmmeter-technician';
