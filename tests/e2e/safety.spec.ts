@@ -108,6 +108,18 @@ test('what one person proved dead is not proved for who opens the job after them
   await currentCheck(theirs);
   await expect(theirs.getByText(/^proved dead/)).toBeVisible();
   await expect(prove).toHaveCount(0);
+  // Gone back to, a page is as it was, for whoever had the device then: it looks who has it now.
+  expect((await choose(other.id)).ok()).toBe(true);
+  await expect(async () => {
+    await theirs.evaluate(() =>
+      window.dispatchEvent(new PageTransitionEvent('pageshow', { persisted: true })),
+    );
+    await expect(theirs.getByText(/^Somebody else works on this device now/)).toBeVisible({
+      timeout: 1000,
+    });
+  }).toPass();
+  await expect(theirs.getByText('proved by another person')).toBeVisible();
+  await expect(prove).toBeVisible();
   await context.close();
 });
 

@@ -1,5 +1,10 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { presentAmong, technicianHere, writeTechnicianHere } from './technician-here';
+import {
+  presentAmong,
+  technicianHere,
+  watchTechnicianHere,
+  writeTechnicianHere,
+} from './technician-here';
 
 const people = [{ id: 'ines' }, { id: 'teo' }, { id: 'wren' }];
 
@@ -26,5 +31,16 @@ describe('who works on this device', () => {
     writeTechnicianHere('teo');
     expect(document.cookie).toMatch(/; Path=\/; Max-Age=31536000; SameSite=Strict$/);
     expect(technicianHere()).toBe('teo');
+  });
+
+  it('is somebody else once where another page wrote it, and not where this one did', () => {
+    withCookies('ohmmeter-works-here=ines');
+    const isAnother = watchTechnicianHere();
+    expect(isAnother()).toBe(false);
+    document.cookie = 'ohmmeter-works-here=wren';
+    expect(isAnother()).toBe(true);
+    expect(isAnother()).toBe(false);
+    writeTechnicianHere('teo');
+    expect(isAnother()).toBe(false);
   });
 });

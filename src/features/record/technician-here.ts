@@ -4,9 +4,22 @@ import { technicianCookie, technicianCookieSeconds, technicianIn } from '@/techn
 export const technicianHere = (): string | undefined =>
   technicianIn((name) => new RegExp(`(?:^|; )${name}=([^;]+)`).exec(document.cookie)?.[1]);
 
+let written: string | undefined;
+
 /** Writes down on this device who works with it: the server hears of it with whatever it is asked next. */
 export function writeTechnicianHere(id: string): void {
+  written = id;
   document.cookie = `${technicianCookie}=${id}; Path=/; Max-Age=${technicianCookieSeconds}; SameSite=Strict`;
+}
+
+/** Tells, when asked, whether somebody else was chosen since, and not on this page. */
+export function watchTechnicianHere(): () => boolean {
+  let known = technicianHere();
+  return () => {
+    const before = known;
+    known = technicianHere();
+    return known !== before && known !== written;
+  };
 }
 
 /** Who works here, of those that this device knows; the server's word counts where nobody said so here. */
