@@ -37,7 +37,7 @@ const hiddenUnit = (valve: keyof typeof variants, fault: string, seed: number) =
 
 for (const [valve, fault, seed] of [
   ['thermocouple', 'thermocouple.worn', 3],
-  ['thermocouple', 'joint.loose', 12],
+  ['thermocouple', 'joint.loose', 13],
   ['thermopile', 'sediment', 3],
   ['thermopile', 'valve.electronics', 11],
 ] as const) {
