@@ -42,5 +42,9 @@ describe('who works on this device', () => {
     expect(isAnother()).toBe(false);
     writeTechnicianHere('teo');
     expect(isAnother()).toBe(false);
+    for (const id of ['wren', 'teo']) {
+      document.cookie = `ohmmeter-works-here=${id}`;
+      expect(isAnother()).toBe(true);
+    }
   });
 });

@@ -18,7 +18,11 @@ export function watchTechnicianHere(): () => boolean {
   return () => {
     const before = known;
     known = technicianHere();
-    return known !== before && known !== written;
+    if (known === before) return false;
+    const isByThisPage = known === written;
+    // Once somebody else was chosen, to choose the former one again elsewhere is news too.
+    written = undefined;
+    return !isByThisPage;
   };
 }
 
