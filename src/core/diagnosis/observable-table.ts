@@ -1,6 +1,13 @@
 import type { Grid } from './grid';
-import { quantityClass, spreadOnScale, toScale, type OutcomeClass } from './meter';
+import {
+  quantityClass,
+  spreadOnScale,
+  toScale,
+  type OutcomeClass,
+  type QuantityClass,
+} from './meter';
 import type { FamilyModel, Observable, Prediction, QuantityPrediction } from './model';
+import { OutcomeIndex } from './outcome-index';
 import { unpackClasses, unpackRows, type PackedTable } from './packed-table';
 
 /** The outcome class that each row predicts. */
@@ -41,7 +48,9 @@ export function openTable<O extends Observable>(
   let filled = packed ? unpackRows(packed, rowStart, { classOfRow, isFlat, isFilled }) : 0;
   let predict: ReturnType<FamilyModel<O>['predictor']> | undefined;
   const classes: OutcomeClass[] = packed ? unpackClasses(packed) : [];
-  const classByKey = filled > 0 && filled < count ? keysOf(classes) : new Map<ClassKey, number>();
+  const looks = new OutcomeIndex();
+  const classByKey = new Map<ClassKey, number>();
+  if (filled > 0 && filled < count) findAgain(classes, looks, classByKey);
   const classFor = (key: ClassKey, make: () => OutcomeClass): number => {
     let index = classByKey.get(key);
     if (index === undefined) {
@@ -71,11 +80,11 @@ export function openTable<O extends Observable>(
   const place = (given: Prediction, grid: Grid): Placed => {
     const prediction = given.kind === 'quantity' ? withVariance(given, ownVariance) : given;
     if (prediction.kind === 'outcomes') {
-      const probabilities = roundedShares(prediction.probabilities);
-      return {
-        found: [classFor(outcomesKey(probabilities), () => ({ kind: 'outcomes', probabilities }))],
-        ofPoint: undefined,
-      };
+      const index = looks.found(
+        prediction.probabilities,
+        (probabilities) => classes.push({ kind: 'outcomes', probabilities }) - 1,
+      );
+      return { found: [index], ofPoint: undefined };
     }
     const { ofPoint, representatives } = grid.combinations(prediction);
     const found = representatives.map((point) => quantityAt(prediction, grid, point));
@@ -157,32 +166,23 @@ const keyOfStretch = ({ at, size }: Stretch): number => at * 1024 + size + 512;
 
 const otherwiseKey = (own: ClassKey, share: number, of: number) => `${own} ${share} ${of}`;
 
-/** To four digits each, so that looks that hardly differ are one; a rare answer keeps its digits. */
-const roundedShares = (probabilities: Readonly<Record<string, number>>) =>
-  Object.fromEntries(
-    Object.entries(probabilities).map(([name, share]) => [name, Number(share.toPrecision(4))]),
-  );
-
-/** Two looks with the same shares for different answers are not alike: the names belong to the class. */
-const outcomesKey = (probabilities: Readonly<Record<string, number>>): string =>
-  Object.keys(probabilities)
-    .sort()
-    .map((name) => `${name}=${probabilities[name]!}`)
-    .join(' ');
-
 /** Classes that came packed under the keys that they were made under, so that what is filled later finds them. */
-function keysOf(classes: readonly OutcomeClass[]): Map<ClassKey, number> {
-  const found = new Map<ClassKey, number>();
-  const keyOf = (each: OutcomeClass): ClassKey => {
-    if (each.kind === 'outcomes') return outcomesKey(each.probabilities);
+function findAgain(
+  classes: readonly OutcomeClass[],
+  looks: OutcomeIndex,
+  found: Map<ClassKey, number>,
+): void {
+  const keyOf = (each: QuantityClass): ClassKey => {
     const own = keyOfStretch(stretchOf(each.centre, each.spread));
     if (!each.otherwise) return own;
     const { share, as } = each.otherwise;
     // What is read otherwise is a class of its own, made before it.
     return otherwiseKey(own, share, found.get(keyOf(as)) ?? -1);
   };
-  classes.forEach((each, index) => found.set(keyOf(each), index));
-  return found;
+  classes.forEach((each, index) => {
+    if (each.kind === 'outcomes') looks.found(each.probabilities, () => index);
+    else found.set(keyOf(each), index);
+  });
 }
 
 /** What is read by hand is known so well, and no better, whatever is read. */

@@ -153,10 +153,14 @@ function spreadOver(
   values: readonly string[],
   named: Readonly<Record<string, number>>,
 ): Record<string, number> {
-  const sum = Object.values(named).reduce((total, each) => total + each, 0);
-  const unnamed = values.filter((value) => named[value] === undefined);
-  const rest = unnamed.length > 0 ? Math.max(0, 1 - sum) / unnamed.length : 0;
-  return Object.fromEntries(values.map((value) => [value, named[value] ?? rest]));
+  let sum = 0;
+  for (const value in named) sum += named[value]!;
+  let unnamed = 0;
+  for (const value of values) if (named[value] === undefined) unnamed += 1;
+  const rest = unnamed > 0 ? Math.max(0, 1 - sum) / unnamed : 0;
+  const shares: Record<string, number> = {};
+  for (const value of values) shares[value] = named[value] ?? rest;
+  return shares;
 }
 
 /** Standard normal grid points with shares in proportion to the density; `within` is the spread left inside a cell. */

@@ -34,10 +34,10 @@ const logistic = (x: number) => 1 / (1 + Math.exp(-x));
 const runs = (seen: GasSeen) => signal(seen, 'main');
 
 const mixed = (share: number, yes: Shares, no: Shares): Shares => {
-  const keys = new Set([...Object.keys(yes), ...Object.keys(no)]);
-  return Object.fromEntries(
-    [...keys].map((key) => [key, share * (yes[key] ?? 0) + (1 - share) * (no[key] ?? 0)]),
-  );
+  const shares: Record<string, number> = {};
+  for (const key in yes) shares[key] = share * yes[key]! + (1 - share) * (no[key] ?? 0);
+  for (const key in no) shares[key] ??= (1 - share) * no[key]!;
+  return shares;
 };
 
 const dialAsFound = (seen: GasSeen): string => {

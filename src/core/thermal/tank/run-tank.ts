@@ -112,6 +112,10 @@ export function runTank(design: TankDesign, course: TankCourse): TankResult {
   const draws = [...course.draws].sort((one, other) => one.atSecond - other.atSecond);
   const changes = changeTimes(course, draws);
 
+  /** How far each thermostat follows its wall in a step. Most steps are as long as the one before. */
+  const follows = design.thermostats.map(() => 0);
+  let followedStep = 0;
+
   let second = 0;
   let nextSample = 0;
   let change = 0;
@@ -190,12 +194,13 @@ export function runTank(design: TankDesign, course: TankCourse): TankResult {
 
     for (let k = 0; k < felt.length; k++) {
       const { differentialKelvin, lagSecond = 90 } = design.thermostats[k]!;
+      if (step !== followedStep) follows[k] = 1 - Math.exp(-step / lagSecond);
       const cutOutCelsius = cutOut[k]!;
-      const wall = celsiusAt(feelsAt[k]!);
-      felt[k]! += (wall - felt[k]!) * (1 - Math.exp(-step / lagSecond));
+      felt[k]! += (celsiusAt(feelsAt[k]!) - felt[k]!) * follows[k]!;
       if (felt[k]! >= cutOutCelsius) calling &= ~(1 << k);
       else if (felt[k]! <= cutOutCelsius - differentialKelvin) calling |= 1 << k;
     }
+    followedStep = step;
     if (design.limit && !isTripped && celsiusAt(limitAt!) >= design.limit.celsius) {
       isTripped = true;
       limitTrippedAtSecond = second;

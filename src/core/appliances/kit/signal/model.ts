@@ -374,15 +374,16 @@ function spreadOnce(values: readonly string[]): (named: Shares) => OutcomePredic
 
 /** What the table names keeps its share; the rest is spread evenly over what it does not name. */
 function spreadOver(values: readonly string[], named: Shares): OutcomePrediction {
-  const sum = Object.values(named).reduce((total, each) => total + each, 0);
-  const unnamed = values.filter((value) => named[value] === undefined);
-  const rest = unnamed.length > 0 ? Math.max(0, 1 - sum) / unnamed.length : 0;
-  const shares = values.map((value) => [value, named[value] ?? rest] as const);
-  const total = shares.reduce((all, [, each]) => all + each, 0);
-  return {
-    kind: 'outcomes',
-    probabilities: Object.fromEntries(shares.map(([value, each]) => [value, each / total])),
-  };
+  let sum = 0;
+  for (const value in named) sum += named[value]!;
+  let unnamed = 0;
+  for (const value of values) if (named[value] === undefined) unnamed += 1;
+  const rest = unnamed > 0 ? Math.max(0, 1 - sum) / unnamed : 0;
+  let total = 0;
+  for (const value of values) total += named[value] ?? rest;
+  const probabilities: Record<string, number> = {};
+  for (const value of values) probabilities[value] = (named[value] ?? rest) / total;
+  return { kind: 'outcomes', probabilities };
 }
 
 /** Standard normal points with shares in proportion to the density; `within` is the spread left inside a cell. */

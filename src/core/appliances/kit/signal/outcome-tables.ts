@@ -53,17 +53,16 @@ function blurredRows(table: OutcomeTable, kind: keyof typeof blurs): BlurredRows
   return made;
 }
 
-export const blurred = (
+export function blurred(
   row: Shares,
   values: readonly string[],
   kind: keyof typeof blurs = 'look',
-): Shares =>
-  Object.fromEntries(
-    values.map((value) => [
-      value,
-      (1 - blurs[kind]) * (row[value] ?? 0) + blurs[kind] / values.length,
-    ]),
-  );
+): Shares {
+  const blur = blurs[kind];
+  const shares: Record<string, number> = {};
+  for (const value of values) shares[value] = (1 - blur) * (row[value] ?? 0) + blur / values.length;
+  return shares;
+}
 
 /** One row with a chance, another with the rest. */
 export function mixed(chance: number, yes: Shares, no: Shares): Shares {
