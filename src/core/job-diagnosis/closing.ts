@@ -1,5 +1,5 @@
 import type { Stop } from '../appliances';
-import { testLeft } from '../settings';
+import { testLeftWords } from '../settings';
 import { misplacedWires, unconfirmedWires, type JobState, type StatusEntry } from '../job-file';
 import type { RepairProof } from './proof';
 
@@ -22,7 +22,7 @@ export function closingProblem(
   const unconfirmed = unconfirmedWires(state).length;
   const misplaced = misplacedWires(state).length;
   const one = lifted.length === 1;
-  const turned = testLeft(state);
+  const turned = testLeftWords(state);
   const stillLifted = `${lifted.length} ${one ? 'wire is' : 'wires are'} still lifted.`;
   switch (status) {
     case 'closed-repaired':
@@ -36,7 +36,7 @@ export function closingProblem(
       }
       if (hasReason) return undefined;
       if (turned.length > 0) {
-        return `Still as a test left it: ${turned.map((each) => each.replaceAll('-', ' ').replace('Dial', ' dial')).join(', ')}. Set it back and write it down as left, or say here why not.`;
+        return `Still as a test left it: ${turned.join(', ')}. Set it back and write it down as left, or say here why not.`;
       }
       if (unconfirmed > 0) {
         return `${unconfirmed} ${unconfirmed === 1 ? 'wire is' : 'wires are'} not confirmed on ${unconfirmed === 1 ? 'its terminal' : 'their terminals'}. Look, and confirm, or say here why not.`;

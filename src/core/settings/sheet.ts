@@ -139,6 +139,10 @@ export function testLeft({
   ];
 }
 
+/** The same, as they are told. */
+export const testLeftWords = (state: Pick<JobState, 'settings' | 'controls'>): string[] =>
+  testLeft(state).map((each) => each.replaceAll('-', ' ').replace('Dial', ' dial'));
+
 const dialKeys = new Set(['upperDial', 'lowerDial', 'dial']);
 
 const valueOf = (

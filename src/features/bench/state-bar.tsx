@@ -3,7 +3,7 @@
 import { Link } from '@/ui/link';
 import type { JobFile, JobState, ProofEnd } from '@/core/job-file';
 import { familyOfJob, isWorkedDead } from '@/core/appliances';
-import { wordsOf } from '@/features/record/family-words';
+import { factsThatStand } from '@/features/record/as-it-stands';
 import { clockTime, plateWords, terminalName } from '@/features/record/words';
 import type { NewEntry } from '@/features/record/use-job-record';
 import { KeptOnItsWay, KeptRow } from '@/features/device/kept-note';
@@ -40,13 +40,9 @@ export function StateBar({
 }: StateBarProps) {
   const { site, unit, job: head } = job;
   const family = familyOfJob(job);
-  const words = wordsOf(family);
   const isAlone = useSettled(!isHearing);
   const told = useSettled(trouble);
-  // A fact without words, such as that something was read, is nobody's to look at.
-  const coversOff = Object.keys(state?.facts ?? {}).filter((each) =>
-    Object.hasOwn(family.words.covers, each),
-  );
+  const coversOff = factsThatStand(family, state);
   return (
     <>
       <header className="sticky top-0 z-10 flex flex-wrap items-stretch border-b-2 border-rule bg-paper lg:h-14 lg:flex-nowrap">
@@ -83,7 +79,7 @@ export function StateBar({
               {family.catalogue.covers.size > 0 ? 'Covers off' : 'As it stands'}
             </span>
             <span className="line-clamp-2 max-w-44">
-              {coversOff.map((each) => words.cover(each).replace(' cover', '')).join(', ')}
+              {coversOff.join(', ')}
             </span>
           </div>
         )}
