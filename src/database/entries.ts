@@ -4,7 +4,7 @@ import { orUnavailable, type Database, type FirmTransaction } from './client';
 import type { Job } from './jobs';
 import { packEntries, type PackedEntries } from './packed-entries';
 import { lastRestoreId } from './restores';
-import { isOpenAt, type Standing } from './standing';
+import { isOpenAt, type Standing } from '../core/job-diagnosis/standing';
 import { entries } from './schema';
 
 /** The whole logbook. */

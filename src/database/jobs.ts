@@ -2,7 +2,7 @@ import { and, desc, eq, inArray, sql } from 'drizzle-orm';
 import type { FirmTransaction } from './client';
 import { customers, jobs, sites, technicians, units } from './schema';
 import { hasWords } from './search';
-import { isOpenAt, type Standing } from './standing';
+import { isOpenAt, type Standing } from '../core/job-diagnosis/standing';
 
 export type Job = typeof jobs.$inferSelect;
 

@@ -15,7 +15,7 @@ import type { CodePack } from '../core/codes';
 import type { Entry, JobFile, Plate, Services } from '../core/job-file';
 import type { FirmPrices } from '../core/replacement';
 import type { FirmIntervals, LastServed } from '../core/service';
-import type { Standing } from './standing';
+import type { Standing } from '../core/job-diagnosis/standing';
 
 /**
  * Every row of a firm carries the firm first in its key, and so does every reference: a foreign-key check passes by

@@ -46,6 +46,12 @@ export async function changingInFirmBy<T>(
 export const workingHere = (technicians: readonly Technician[]): readonly Technician[] =>
   technicians.filter((each) => !each.hasLeft);
 
+/** Whether somebody who may be has been chosen. */
+export const isChosenOf = (
+  technicians: readonly Technician[],
+  chosen: string | undefined,
+): boolean => workingHere(technicians).some((each) => each.id === chosen);
+
 /** Who of the firm is here: the one who was chosen, and the first by name until somebody is. */
 export function presentOf(
   technicians: readonly Technician[],

@@ -1,6 +1,6 @@
 import { familyOfJob } from '../core/appliances/all';
 import { beginFold, type Entry, type JobFile, type RunningFold } from '../core/job-file';
-import type { Standing } from '../database/standing';
+import type { Standing } from '../core/job-diagnosis/standing';
 import type { Technician } from '../database/technicians';
 
 /**

@@ -14,9 +14,9 @@ import {
   type JobState,
 } from '../core/job-file';
 import { packEntries, type PackedEntries } from '../database/packed-entries';
-import type { Standing } from '../database/standing';
+import type { Standing } from '../core/job-diagnosis/standing';
 import { datedAhead } from './dated-ahead';
-import { standingFromRecord } from './standing-of';
+import { standingFromRecord } from '../core/job-diagnosis/standing';
 
 /** A file that can be taken in: its job without the logbook, which is ready to be stored. */
 export interface PreparedImport {

@@ -20,7 +20,7 @@ import { Conflict, NotFound, Refused } from './errors';
 import { jobFileOf } from './job-file-of';
 import type { KnownJob } from './open-jobs';
 import { withPlainIds } from './plain-ids';
-import { standingFromRecord } from './standing-of';
+import { standingFromRecord } from '../core/job-diagnosis/standing';
 import { inThread } from './threads';
 
 export interface RecordedEntries {

@@ -11,7 +11,7 @@ import { appendQuickly } from '../database/entries';
 import type { Technician } from '../database/technicians';
 import { tellOfEntries } from '../database/tell';
 import { advanceJob, forgetJob, openJob, type OpenJob } from './open-jobs';
-import { standingFromRecord } from './standing-of';
+import { standingFromRecord } from '../core/job-diagnosis/standing';
 
 /**
  * Appends entries to a job that this process knows, in one statement. Gives undefined where that cannot be: the job is not

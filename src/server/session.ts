@@ -7,7 +7,15 @@ import {
   type Organisation,
   type Technician,
 } from '../database/technicians';
-import { changingInFirmBy, inFirm, inFirmBy, presentOf, workingHere, type Author } from './in-firm';
+import {
+  changingInFirmBy,
+  inFirm,
+  inFirmBy,
+  isChosenOf,
+  presentOf,
+  workingHere,
+  type Author,
+} from './in-firm';
 import { technicianIn } from '../technician-cookie';
 import type { Coming } from './settle-standing';
 
@@ -50,7 +58,7 @@ export async function readSession(): Promise<Session | undefined> {
       organisation,
       technicians: workingHere(technicians),
       technician: presentOf(technicians, chosen),
-      isChosen: technicians.some((each) => each.id === chosen && !each.hasLeft),
+      isChosen: isChosenOf(technicians, chosen),
     };
   });
 }

@@ -1,8 +1,8 @@
 import { familyOfJob } from '../core/appliances/all';
 import { diagnoseJob } from '../core/job-diagnosis';
-import { foldEntries, lastVerdict, type JobFile, type JobState } from '../core/job-file';
+import { recorded, standingFromRecord, type Standing } from '../core/job-diagnosis/standing';
+import { foldEntries, lastVerdict, type JobFile } from '../core/job-file';
 import { servedOn } from '../core/service';
-import type { Stage, Standing } from '../database/standing';
 
 /** What a job stands at, worked out from its file. */
 export function standingOf(job: JobFile): Standing {
@@ -27,46 +27,4 @@ export function standingOf(job: JobFile): Standing {
 export function standingMeanwhile(job: JobFile, before?: Standing): Standing {
   const state = foldEntries(job.entries, familyOfJob(job).catalogue);
   return standingFromRecord(state, job.entries.length, before);
-}
-
-/** The same where the logbook has been folded. */
-export function standingFromRecord(
-  state: JobState,
-  entryCount: number,
-  before?: Standing,
-): Standing {
-  const verdict = lastVerdict(state);
-  const decided = verdict !== undefined || (before?.decided ?? false);
-  return {
-    ...recorded(entryCount, state, decided),
-    suspects: before?.suspects ?? [],
-    decided,
-    next: before?.next,
-    // It stands until it is worked out that it does not.
-    stop: before?.stop,
-    isSettled: false,
-  };
-}
-
-const recorded = (entryCount: number, state: JobState, decided: boolean) => ({
-  stage: stageOf(entryCount, state, decided),
-  entryCount,
-  reason: state.status?.reason,
-  recheckBy: state.status?.recheckBy,
-  liftedWires: state.lifted.length,
-  parts: [...state.parts]
-    .filter(([, action]) => action === 'needed' || action === 'ordered')
-    .map(([part, action]) => `${part} (${action})`)
-    .slice(0, 6),
-});
-
-function stageOf(entryCount: number, state: JobState, decided: boolean): Stage {
-  const status = state.status?.status;
-  if (status === 'closed-repaired' || status === 'closed-not-repaired') return 'closed';
-  if (status === 'waiting-for-part') return 'waiting';
-  // A second verdict after a first repair is a verdict again.
-  if (state.repairsDone.length > 0 && !state.verdict) return 'proof';
-  if (status === 'repairing' || state.verdict) return 'repair';
-  if (decided) return 'verdict';
-  return entryCount === 0 ? 'call' : 'diagnose';
 }

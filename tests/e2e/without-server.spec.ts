@@ -64,6 +64,7 @@ test('pages that were opened before open again', async ({ page, context }) => {
   await context.setOffline(true);
   await page.reload();
   await expect(page.getByText('No connection. These are the open jobs')).toBeVisible();
+  await expect(page.getByText('Nobody has said yet who works on this device')).toBeVisible();
   await page.getByRole('searchbox').fill('kettle');
   await page.getByRole('searchbox').press('Enter');
   await expect(page.getByRole('link', { name: /Kettle Corner/ })).toBeVisible();
@@ -82,6 +83,15 @@ test('pages that were opened before open again', async ({ page, context }) => {
   await expect(page.getByRole('heading', { name: 'When is it heard?' })).toBeVisible();
   await page.reload();
   await expect(page.getByRole('heading', { name: 'When is it heard?' })).toBeVisible();
+  // What was written here since is on its list: gas that was smelled above all.
+  await page.goto(server.url);
+  const listed = page.getByRole('link', { name: /Dunstan Rell/ });
+  await expect(listed).toContainText('Smell for gas');
+  await listed.click();
+  await page.getByRole('button', { name: 'Gas smelled' }).click();
+  await expect(page.getByText('Everybody out')).toBeVisible();
+  await page.goto(server.url);
+  await expect(listed).toContainText('Gas: make it safe, nothing else');
   await page.goto(`${server.url}/jobs/${unseenId}`);
   await expect(page.getByRole('heading', { name: 'Not on this device' })).toBeVisible();
   // It comes by itself once the server is there again.

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { electricStorageTwoElement as family } from '@/core/appliances/electric-storage-two-element';
-import type { Standing } from '@/database/standing';
+import type { Standing } from '@/core/job-diagnosis/standing';
 import { wordsOf } from '@/features/record/family-words';
 import { nextWords } from './next-words';
 

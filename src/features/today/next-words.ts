@@ -1,4 +1,4 @@
-import type { Standing } from '@/database/standing';
+import type { Standing } from '@/core/job-diagnosis/standing';
 import { minutesText } from '@/features/bench/step-words';
 import { dateWords } from '@/features/record/date-words';
 import type { FamilyWords } from '@/features/record/family-words';

@@ -2,7 +2,7 @@ import { Link } from '@/ui/link';
 import type { ReactNode } from 'react';
 import type { Session } from '@/server/session';
 import type { JobWithUnit } from '@/database/jobs';
-import { stages, type Stage, type Standing } from '@/database/standing';
+import { stages, type Stage, type Standing } from '@/core/job-diagnosis/standing';
 import { clockTime, complaintWords, longDate, percent, plateWords } from '@/features/record/words';
 import { dateWords } from '@/features/record/date-words';
 import { wordsOf, type FamilyWords } from '@/features/record/family-words';
@@ -64,7 +64,8 @@ export function Today({
   before,
 }: TodayProps) {
   const { organisation, technicians, technician, isChosen } = session;
-  const shared = { technicianId: technician.id, timeZone: organisation.timeZone, now };
+  const isKept = keptAt !== undefined;
+  const shared = { technicianId: technician.id, timeZone: organisation.timeZone, now, isKept };
   const pages = { find, open: open.page, closed: closed.page };
   return (
     <div className="min-h-dvh bg-sheet">
@@ -105,7 +106,7 @@ export function Today({
             <ImportButton />
           </span>
         </div>
-        {keptAt !== undefined && (
+        {isKept && (
           <p role="status" className="mx-5 mb-2 border-l-4 border-rule pl-3 text-small font-medium">
             No connection. These are the open jobs as they were at{' '}
             {clockTime(new Date(keptAt), organisation.timeZone)}; closed ones are with the server.{' '}
@@ -202,12 +203,14 @@ function JobList({
   technicianId,
   timeZone,
   now,
+  isKept,
 }: {
   title: string;
   jobs: readonly JobWithUnit[];
   technicianId: string;
   timeZone: string;
   now: Date;
+  isKept: boolean;
 }) {
   return (
     <section aria-labelledby={`list-${title}`} className="mb-6">
@@ -233,6 +236,7 @@ function JobList({
             isMine={each.technician.id === technicianId}
             timeZone={timeZone}
             now={now}
+            isKept={isKept}
           />
         ))}
       </ol>
@@ -245,11 +249,14 @@ function JobRow({
   isMine,
   timeZone,
   now,
+  isKept,
 }: {
   row: JobWithUnit;
   isMine: boolean;
   timeZone: string;
   now: Date;
+  /** By the device, which works nothing out for a list. */
+  isKept: boolean;
 }) {
   const { job, unit, site, customer, technician } = row;
   const { standing } = job;
@@ -322,7 +329,9 @@ function JobRow({
             </span>
           )}
           {standing.isSettled === false && standing.stage !== 'closed' && (
-            <span className="block text-small">being worked out</span>
+            <span className="block text-small">
+              {isKept ? 'worked out on its page' : 'being worked out'}
+            </span>
           )}
           {(standing.parts?.length ?? 0) > 0 && standing.stage !== 'closed' && (
             <span className="block text-small">Waits for: {standing.parts!.join(', ')}</span>

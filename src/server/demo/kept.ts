@@ -3,7 +3,7 @@ import { v7 as newId } from 'uuid';
 import { familyOf } from '../../core/appliances/all';
 import { engineVersion } from '../../core/job-diagnosis';
 import type { Entry } from '../../core/job-file';
-import type { Standing } from '../../database/standing';
+import type { Standing } from '../../core/job-diagnosis/standing';
 import type { DemoJob } from './firm';
 import keptFile from './kept-jobs.json' with { type: 'json' };
 import type { CalledJob } from './practise';
