@@ -78,9 +78,7 @@ export function StateBar({
             <span className="font-semibold">
               {family.catalogue.covers.size > 0 ? 'Covers off' : 'As it stands'}
             </span>
-            <span className="line-clamp-2 max-w-44">
-              {coversOff.join(', ')}
-            </span>
+            <span className="line-clamp-2 max-w-44">{coversOff.join(', ')}</span>
           </div>
         )}
         {state && state.lifted.length > 0 && (
