@@ -7,6 +7,7 @@ import { chainOf } from './chain';
 import { ends, goodElements, type Elements } from './elements';
 import { faults } from './faults';
 import { followed } from './followed';
+import { looks } from './looks';
 import { settingOf, systemModel, type SystemUnit } from './model';
 import { plateOf } from './plate';
 import { sequenceEnds } from './sequence';
@@ -243,5 +244,36 @@ describe('volts between two touched terminals', () => {
   it('are weighed as the logbook says, so that 0 V with the power off accuses nobody', () => {
     expect(touched('off')?.key).not.toBe(touched('on')?.key);
     expect(touched('unknown')?.key).toBe(touched('on')?.key);
+  });
+});
+
+/** Common practice: a control that has locked out shows why; what it merely misses is shown by one that runs. */
+describe('the code on the display', () => {
+  const shares = (changes: Changes) => {
+    const elements = made(changes);
+    const state = stateOf('code-read');
+    const standing = { share: 1 };
+    const signals = model.run({ plate, elements, standing, state });
+    return looks['code-read']!.predict({
+      plate,
+      elements,
+      standing,
+      state,
+      signals,
+      has: () => false,
+    });
+  };
+  const noOutdoorSensor: Changes = { 'outdoor-sensor.whole': 'open' };
+  const noSpark: Changes = { 'igniter.works': 'open' };
+
+  it('is of the outdoor sensor on a boiler that runs', () => {
+    expect(shares(noOutdoorSensor).c13).toBeGreaterThan(0.8);
+  });
+
+  it('is of the lockout on one that does not light, whatever else is wrong', () => {
+    const both = shares({ ...noOutdoorSensor, ...noSpark });
+    expect(both.c31).toBeGreaterThan(0.8);
+    expect(both.c13 ?? 0).toBeLessThan(0.05);
+    expect(both.c31).toBeCloseTo(shares(noSpark).c31!, 2);
   });
 });

@@ -164,12 +164,11 @@ function mixedCodes(seen: SystemSeen, atHeat: SystemSeen): Shares {
     c41: 0.2 * races,
   };
   const quiet = quietCodes(seen);
-  return Object.fromEntries(
-    Object.entries({ ...failing, ...quiet, none: runs * (quiet.none ?? 1) }).map(([code, each]) => [
-      code,
-      (failing[code] ?? 0) + (code in quiet && code !== 'none' ? runs * quiet[code]! : 0) || each,
-    ]),
-  );
+  const shown: Record<string, number> = { ...failing, none: runs * (quiet.none ?? 1) };
+  // What it only mentions is seen where nothing keeps it from running.
+  for (const code in quiet)
+    if (code !== 'none') shown[code] = (shown[code] ?? 0) + runs * quiet[code]!;
+  return shown;
 }
 
 /** Codes of a boiler that runs all the same. */
