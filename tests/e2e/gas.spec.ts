@@ -114,8 +114,15 @@ test('smelled gas ends everything until the same sniff finds none, and bars clos
   await expect(page.locator('[data-check]')).toHaveCount(0);
   expect(await violationsOn(page)).toEqual([]);
 
-  await page.goto(`${baseUrl()}/jobs/${jobId}/report`);
-  await expect(stop).toBeVisible();
+  // Whichever page of the job somebody comes to says it, and none proposes what to do to the heater.
+  for (const each of ['report', 'procedures', 'combustion', 'settings', 'repair']) {
+    await page.goto(`${baseUrl()}/jobs/${jobId}/${each}`);
+    await expect(stop, each).toContainText('Everybody out');
+  }
+  await expect(page.getByText('Make it safe first')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Repair this, once it is safe' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Act on this verdict' })).toHaveCount(0);
+  expect(await violationsOn(page)).toEqual([]);
   const closed = await page.request.post(`${baseUrl()}/api/jobs/${jobId}/entries`, {
     headers: { origin: baseUrl() },
     data: {

@@ -9,7 +9,6 @@ import { PictureDialog } from '@/features/picture/picture-dialog';
 import { CodeAnswers } from '@/features/codes/code-answers';
 import { JobFamily, useFamily } from '@/features/record/family-context';
 import { FromInstrument } from '@/features/instruments/from-instrument';
-import { StopNote } from '@/features/record/stop-note';
 import { useJobRecord } from '@/features/record/use-job-record';
 import { Awake } from '@/features/waking/awake';
 import { useLasting } from '@/ui/lasting';
@@ -205,17 +204,12 @@ function OpenBench({ initial, first, coming, system }: BenchProps) {
       <StateBar
         job={job}
         state={answer?.state}
+        stop={answer?.answer.stop}
         isHearing={record.isHearing}
         trouble={record.trouble}
         onMakeSafe={() => setSheet('prove-dead')}
         append={record.append}
       />
-      {answer?.answer.stop && (
-        <StopNote
-          stop={answer.answer.stop}
-          until="Nothing else is proposed until a later check shows that it is over. It is in the logbook."
-        />
-      )}
       <main
         aria-busy={!at.isFresh || at.isQuick}
         data-entries={job.entries.length}

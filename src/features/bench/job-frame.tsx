@@ -7,6 +7,7 @@ import type { JobRecord } from '@/features/record/use-job-record';
 import { UntilAlive } from '@/ui/until-alive';
 import { ProveDeadDialog } from './prove-dead-dialog';
 import { StateBar } from './state-bar';
+import { useStop } from './use-stop';
 
 /** A page of a job that is one sheet under the bar: its heading, and the pages that lie near it. */
 export function JobFrame({
@@ -24,12 +25,14 @@ export function JobFrame({
   children: ReactNode;
 }) {
   const { job, append } = record;
+  const stop = useStop(job);
   const [isProving, setProving] = useState(false);
   return (
     <div className="flex min-h-dvh flex-col bg-sheet">
       <StateBar
         job={job}
         state={state}
+        stop={stop}
         isHearing={record.isHearing}
         trouble={record.trouble}
         onMakeSafe={() => setProving(true)}

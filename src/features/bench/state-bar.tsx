@@ -2,9 +2,10 @@
 
 import { Link } from '@/ui/link';
 import type { JobFile, JobState, ProofEnd } from '@/core/job-file';
-import { familyOfJob, isWorkedDead } from '@/core/appliances';
+import { familyOfJob, isWorkedDead, type Stop } from '@/core/appliances';
 import { factsThatStand } from '@/features/record/as-it-stands';
 import { clockTime, plateWords, terminalName } from '@/features/record/words';
+import { StopNote } from '@/features/record/stop-note';
 import type { NewEntry } from '@/features/record/use-job-record';
 import { KeptOnItsWay, KeptRow } from '@/features/device/kept-note';
 import { usePresentTechnician } from '@/features/record/technician-context';
@@ -17,6 +18,8 @@ import { EndedRow } from './ended-row';
 export interface StateBarProps {
   readonly job: JobFile;
   readonly state: JobState | undefined;
+  /** What has stopped the job, as long as it does. */
+  readonly stop: Stop | undefined;
   /** False while this device does not hear what others do on the job. */
   readonly isHearing: boolean;
   /** What is wrong with this device's own store, in words. */
@@ -32,6 +35,7 @@ export interface StateBarProps {
 export function StateBar({
   job,
   state,
+  stop,
   isHearing,
   trouble,
   openRun,
@@ -139,6 +143,12 @@ export function StateBar({
           append({ kind: 'status', status: state?.verdict ? 'repairing' : 'diagnosing' })
         }
       />
+      {stop && (
+        <StopNote
+          stop={stop}
+          until="Nothing else is proposed until a later check shows that it is over. It is in the logbook."
+        />
+      )}
       {told && (
         <p
           role="alert"

@@ -9,6 +9,7 @@ import type { FirmIntervals } from '@/core/service';
 import { ProveDeadDialog } from '@/features/bench/prove-dead-dialog';
 import { StateBar } from '@/features/bench/state-bar';
 import { useJobState } from '@/features/bench/use-job-state';
+import { useStop } from '@/features/bench/use-stop';
 import { JobFamily, useFamily, useWords } from '@/features/record/family-context';
 import { JointFindingsOfJob } from '@/features/record/joint-findings';
 import { useJobRecord, type JobRecord } from '@/features/record/use-job-record';
@@ -48,6 +49,7 @@ function Procedures({
   const [own, setOwn] = useState<string | undefined>(asked);
   const [isProving, setProving] = useState(false);
   const state = useJobState(job, family);
+  const stop = useStop(job);
   const open = (run: string | undefined) => {
     setOwn(run);
     // The address alone: nothing of the page comes from the server anew.
@@ -63,6 +65,7 @@ function Procedures({
       <StateBar
         job={job}
         state={state}
+        stop={stop}
         isHearing={record.isHearing}
         trouble={record.trouble}
         openRun={own}

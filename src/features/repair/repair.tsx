@@ -37,6 +37,7 @@ export function RepairPage({
         <StateBar
           job={job}
           state={answer?.state}
+          stop={answer?.answer.stop}
           isHearing={record.isHearing}
           trouble={record.trouble}
           onMakeSafe={() => setProving(true)}

@@ -13,12 +13,14 @@ import type { StageProps } from './stage-props';
 export function VerdictSection({ record, answer, isSettled, system }: StageProps) {
   const { parameterHash } = useFamily();
   const words = useWords();
-  const { suspects, decided, afterRepair } = answer.answer;
+  const { suspects, decided, afterRepair, stop } = answer.answer;
   const { verdict, rounds } = answer.state;
   const [other, setOther] = useState<string>();
   const stored = verdict?.suspects;
   const shown = (stored ?? suspects).filter((each, index) => index < 3 && each.probability > 0.003);
-  const hasHeld = !verdict && (afterRepair?.heldProbability ?? 0) > 0.5;
+  /** As on the bench: nothing is proposed, and whoever puts the danger right says what they do. */
+  const isStopped = stop !== undefined && !verdict;
+  const hasHeld = !verdict && !stop && (afterRepair?.heldProbability ?? 0) > 0.5;
   const first = shown[0];
   const chosen = other ?? first?.repair;
 
@@ -55,49 +57,55 @@ export function VerdictSection({ record, answer, isSettled, system }: StageProps
       <p className="text-small text-ink-2" role="status">
         {verdict
           ? 'Acted on'
-          : hasHeld
-            ? 'As it stands now'
-            : rounds.length > 0
-              ? 'What may still be wrong'
-              : !isSettled
-                ? 'Working out whether it is enough'
-                : decided
-                  ? 'Enough to repair on'
-                  : 'Not yet enough to repair on'}
+          : isStopped
+            ? 'Make it safe first'
+            : hasHeld
+              ? 'As it stands now'
+              : rounds.length > 0
+                ? 'What may still be wrong'
+                : !isSettled
+                  ? 'Working out whether it is enough'
+                  : decided
+                    ? 'Enough to repair on'
+                    : 'Not yet enough to repair on'}
       </p>
-      <p className="flex items-end justify-between gap-3">
-        <span className="text-title leading-tight font-semibold">
-          {words.order(verdict?.repair ?? first.repair)}
-        </span>
-        <span className="leading-none whitespace-nowrap">
-          <span className="text-[52px] font-semibold">{percent(first.probability)}</span>
-          <span className="text-title font-semibold"> %</span>
-        </span>
-      </p>
-      {first.faults?.[0] && (
-        <p>
-          {words.suspect(first.repair)}, {words.fault(first.faults[0].id)}.
-        </p>
-      )}
-      <div className="mt-3">
-        <VerdictReasons
-          job={record.job}
-          answer={verdict ? {} : answer.answer}
-          why={first.why ?? []}
-          system={system}
-        />
-      </div>
-      {shown.length > 1 && (
+      {!isStopped && (
         <>
-          <h3 className="mt-3 font-semibold">What else it could be</h3>
-          <ul>
-            {shown.slice(1).map((each) => (
-              <li key={each.repair} className="flex justify-between border-b border-hair py-1">
-                {words.suspect(each.repair)}{' '}
-                <span className="font-semibold">{percent(each.probability)} %</span>
-              </li>
-            ))}
-          </ul>
+          <p className="flex items-end justify-between gap-3">
+            <span className="text-title leading-tight font-semibold">
+              {words.order(verdict?.repair ?? first.repair)}
+            </span>
+            <span className="leading-none whitespace-nowrap">
+              <span className="text-[52px] font-semibold">{percent(first.probability)}</span>
+              <span className="text-title font-semibold"> %</span>
+            </span>
+          </p>
+          {first.faults?.[0] && (
+            <p>
+              {words.suspect(first.repair)}, {words.fault(first.faults[0].id)}.
+            </p>
+          )}
+          <div className="mt-3">
+            <VerdictReasons
+              job={record.job}
+              answer={verdict ? {} : answer.answer}
+              why={first.why ?? []}
+              system={system}
+            />
+          </div>
+          {shown.length > 1 && (
+            <>
+              <h3 className="mt-3 font-semibold">What else it could be</h3>
+              <ul>
+                {shown.slice(1).map((each) => (
+                  <li key={each.repair} className="flex justify-between border-b border-hair py-1">
+                    {words.suspect(each.repair)}{' '}
+                    <span className="font-semibold">{percent(each.probability)} %</span>
+                  </li>
+                ))}
+              </ul>
+            </>
+          )}
         </>
       )}
       {!verdict && (
@@ -118,11 +126,13 @@ export function VerdictSection({ record, answer, isSettled, system }: StageProps
           </label>
           <button
             type="button"
-            className={hasHeld ? 'button w-full' : 'button button-act min-h-14 w-full text-lead'}
+            className={
+              hasHeld || isStopped ? 'button w-full' : 'button button-act min-h-14 w-full text-lead'
+            }
             disabled={!isSettled}
             onClick={act}
           >
-            Act on this verdict
+            {isStopped ? 'Repair this, once it is safe' : 'Act on this verdict'}
           </button>
           {!decided && isSettled && (
             <Link href={`/jobs/${record.job.job.id}`} className="button w-full">
