@@ -17,6 +17,7 @@ import { packEntries, type PackedEntries } from '../database/packed-entries';
 import type { Standing } from '../core/job-diagnosis/standing';
 import { datedAhead } from './dated-ahead';
 import { standingFromRecord } from '../core/job-diagnosis/standing';
+import { stopAmong } from '../core/job-diagnosis/stop';
 
 /** A file that can be taken in: its job without the logbook, which is ready to be stored. */
 export interface PreparedImport {
@@ -71,7 +72,12 @@ export function prepareImport(text: string, permissions: Permissions): ReadImpor
     envelope: envelopeOf(head, idOf),
     entries: packEntries(entries),
     writers: [...new Set(entries.flatMap(({ by }) => by ?? []))],
-    standing: standingFromRecord(state, entries.length),
+    standing: standingFromRecord(
+      state,
+      entries.length,
+      undefined,
+      stopAmong(familyOfJob(job), job, job.entries),
+    ),
     permissions,
     warnings,
   };

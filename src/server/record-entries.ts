@@ -21,6 +21,7 @@ import { jobFileOf } from './job-file-of';
 import type { KnownJob } from './open-jobs';
 import { withPlainIds } from './plain-ids';
 import { standingFromRecord } from '../core/job-diagnosis/standing';
+import { stopAmong } from '../core/job-diagnosis/stop';
 import { inThread } from './threads';
 
 export interface RecordedEntries {
@@ -79,7 +80,12 @@ export async function recordBatch(
     const job = jobFileOf(stored, [...earlier, ...fresh], technicians);
     const { problems, fold, state } = await checked(job, fresh, earlier.length);
     refuse([...problems, ...withoutPermission(job, fresh, sender, technicians)]);
-    const standing = standingFromRecord(state, job.entries.length, stored.job.standing);
+    const standing = standingFromRecord(
+      state,
+      job.entries.length,
+      stored.job.standing,
+      stopAmong(familyOfJob(job), job, fresh),
+    );
     await appendEntries(transaction, organisationId, jobId, [...restored, ...fresh]);
     await updateStanding(transaction, jobId, standing);
     knownJob = { organisationId, job, standing, technicians, fold };

@@ -12,6 +12,7 @@ import type { Technician } from '../database/technicians';
 import { tellOfEntries } from '../database/tell';
 import { advanceJob, forgetJob, openJob, type OpenJob } from './open-jobs';
 import { standingFromRecord } from '../core/job-diagnosis/standing';
+import { stopAmong } from '../core/job-diagnosis/stop';
 
 /**
  * Appends entries to a job that this process knows, in one statement. Gives undefined where that cannot be: the job is not
@@ -28,12 +29,18 @@ export async function recordQuickly(
   if (!job || batch.length === 0 || batch.some((each) => isForTheLongWay(job, each))) {
     return undefined;
   }
-  const { catalogue } = familyOfJob(job.head);
+  const family = familyOfJob(job.head);
+  const { catalogue } = family;
   const next = extendFold(job.fold, batch, catalogue);
   const relied = next && reliedOn(job, batch, chosenTechnician);
   if (!relied || next.problems.length > 0) return undefined;
   const state = stateOfFold(next.fold);
-  const standing = standingFromRecord(state, next.fold.count, job.standing);
+  const standing = standingFromRecord(
+    state,
+    next.fold.count,
+    job.standing,
+    stopAmong(family, job.head, batch),
+  );
   const known = job.fold;
   let isDone = false;
   try {

@@ -1,7 +1,8 @@
 import { familyOfJob } from '../core/appliances/all';
 import { diagnoseJob } from '../core/job-diagnosis';
 import { recorded, standingFromRecord, type Standing } from '../core/job-diagnosis/standing';
-import { foldEntries, lastVerdict, type JobFile } from '../core/job-file';
+import { lastVerdict, readLogbook, type JobFile } from '../core/job-file';
+import { stopNow } from '../core/job-diagnosis/stop';
 import { servedOn } from '../core/service';
 
 /** What a job stands at, worked out from its file. */
@@ -25,6 +26,7 @@ export function standingOf(job: JobFile): Standing {
 
 /** The same from the record alone, with the suspects of before: what is stored with the entries, until it is worked out. */
 export function standingMeanwhile(job: JobFile, before?: Standing): Standing {
-  const state = foldEntries(job.entries, familyOfJob(job).catalogue);
-  return standingFromRecord(state, job.entries.length, before);
+  const family = familyOfJob(job);
+  const { walked, state } = readLogbook(job.entries, family.catalogue);
+  return standingFromRecord(state, job.entries.length, before, stopNow(family, job, walked));
 }

@@ -2,6 +2,7 @@ import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { gasStoragePilot as family } from '../../src/core/appliances/gas-storage-pilot';
 import { diagnoseJob } from '../../src/core/job-diagnosis';
 import { asSeenBy, type Entry, type JobFile } from '../../src/core/job-file';
+import { listJobs } from '../../src/database/jobs';
 import { Refused } from '../../src/server/errors';
 import { openCall } from '../../src/server/open-call';
 import { rememberJob } from '../../src/server/open-jobs';
@@ -143,9 +144,32 @@ describe('a job that was stopped', () => {
     expect(standingOf(jobOf([...smelled.entries, sniff()])).stop).toBeUndefined();
   });
 
+  it('says so with the entry that stops it, by every way in, before anything is worked out', async () => {
+    const listed = async (id: string) =>
+      (await firm.as((transaction) => listJobs(transaction))).find((row) => row.job.id === id)!.job
+        .standing;
+    const stopped = { stop: 'Gas: make it safe, nothing else', isSettled: false };
+    const smell = () => ({ ...sniff(), value: 'smell' }) as Entry;
+    await firm.record(job, [smell()], firm.live);
+    expect(await listed(job)).toMatchObject(stopped);
+
+    const { id: brought } = await firm.import(JSON.stringify(smelled), firm.live);
+    expect(await listed(brought)).toMatchObject(stopped);
+
+    const { id: quick } = await firm.import(JSON.stringify(jobOf([])), firm.live);
+    expect(await listed(quick)).not.toHaveProperty('stop');
+    const quickly = (entry: Entry) => recordQuickly(test.database, quick, [entry], firm.live.id);
+    rememberJob(await firm.as((transaction) => readKnownJob(transaction, quick)));
+    expect(await quickly(smell())).toHaveLength(1);
+    expect(await listed(quick)).toMatchObject(stopped);
+    expect(await quickly(sniff())).toHaveLength(1);
+    // That it is over has to be worked out.
+    expect(await listed(quick)).toMatchObject(stopped);
+  });
+
   it('goes on saying so while what it stands at is worked out', () => {
     const { state } = diagnoseJob(smelled, { depth: 'one-step', brief: true });
     const before = standingOf(smelled);
-    expect(standingFromRecord(state, 2, before).stop).toBe(before.stop);
+    expect(standingFromRecord(state, 2, before, undefined).stop).toBe(before.stop);
   });
 });

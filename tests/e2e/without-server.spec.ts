@@ -197,7 +197,9 @@ test('a whole job, from the call to the report, is sent when the network is back
   expect(onDevice.job.number).toBe('new');
 
   await page.goto(server.url);
-  await expect(page.getByRole('link', { name: /Deep Cellar/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /Deep Cellar/ })).toContainText(
+    `Closed, ${onDevice.entries.length} entries`,
+  );
   const kept = page.getByText(/\d+ kept on this device/);
   await expect(kept).toBeVisible();
   await page.goto(`${server.url}/waiting`);

@@ -1,3 +1,4 @@
+import type { Stop } from '../appliances';
 import { lastVerdict, type JobState } from '../job-file';
 
 /** What a job stands at, as a list shows it. */
@@ -37,11 +38,15 @@ export type Stage = (typeof stages)[number];
 
 export const isOpenAt = ({ stage }: Standing): boolean => stage !== 'closed';
 
-/** What a job stands at from its folded logbook alone, with the suspects of before, until it is worked out. */
+/**
+ * What a job stands at from its folded logbook alone, with the suspects of before, until it is worked out.
+ * @param stopTold what ends the diagnosis by what has just come.
+ */
 export function standingFromRecord(
   state: JobState,
   entryCount: number,
-  before?: Standing,
+  before: Standing | undefined,
+  stopTold: Stop | undefined,
 ): Standing {
   const verdict = lastVerdict(state);
   const decided = verdict !== undefined || (before?.decided ?? false);
@@ -51,7 +56,7 @@ export function standingFromRecord(
     decided,
     next: before?.next,
     // It stands until it is worked out that it does not.
-    stop: before?.stop,
+    stop: stopTold?.title ?? before?.stop,
     isSettled: false,
   };
 }

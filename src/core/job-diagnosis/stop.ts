@@ -1,5 +1,5 @@
 import type { ApplianceFamily, Stop } from '../appliances';
-import type { JobFile, WalkedEntry } from '../job-file';
+import { emptyState, type Entry, type JobFile, type WalkedEntry } from '../job-file';
 
 /**
  * What ends the diagnosis, by the order of the clock or by the order of receipt: a device whose clock is slow must not put
@@ -16,3 +16,17 @@ export function stopNow(
   );
   return family.stopOf(job, walked) ?? family.stopOf(job, byReceipt);
 }
+
+/**
+ * What entries end the diagnosis by, taken by themselves: told the moment they come, before anything is worked out. That they
+ * show an earlier danger to be over is not seen here.
+ */
+export const stopAmong = (
+  family: ApplianceFamily,
+  { unit }: Pick<JobFile, 'unit'>,
+  entries: readonly Entry[],
+): Stop | undefined =>
+  family.stopOf(
+    { unit, complaint: undefined },
+    entries.map((entry) => ({ entry, before: emptyState })),
+  );

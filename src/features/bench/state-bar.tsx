@@ -4,7 +4,7 @@ import { Link } from '@/ui/link';
 import type { JobFile, JobState, ProofEnd } from '@/core/job-file';
 import { familyOfJob, isWorkedDead, type Stop } from '@/core/appliances';
 import { factsThatStand } from '@/features/record/as-it-stands';
-import { clockTime, plateWords, terminalName } from '@/features/record/words';
+import { clockTime, plateWords, terminalName, wiresLifted } from '@/features/record/words';
 import { StopNote } from '@/features/record/stop-note';
 import type { NewEntry } from '@/features/record/use-job-record';
 import { KeptOnItsWay, KeptRow } from '@/features/device/kept-note';
@@ -87,9 +87,7 @@ export function StateBar({
         )}
         {state && state.lifted.length > 0 && (
           <div className="flex flex-col justify-center border-l border-hair px-2 text-small leading-tight lg:px-3">
-            <span className="font-semibold text-act">
-              {state.lifted.length} {state.lifted.length === 1 ? 'wire' : 'wires'} lifted
-            </span>
+            <span className="font-semibold text-act">{wiresLifted(state.lifted.length)}</span>
             <span className="hidden max-w-28 truncate lg:inline">
               {state.lifted.map((each) => terminalName(each.end)).join(', ')}
             </span>

@@ -2,7 +2,7 @@ import type { ApplianceFamily } from '@/core/appliances';
 import { misplacedWires, type JobState } from '@/core/job-file';
 import { testLeftWords } from '@/core/settings';
 import { wordsOf } from './family-words';
-import { terminalName } from './words';
+import { terminalName, wiresLifted } from './words';
 
 /** Covers that are off, and other facts of access that are so: a fact without words is nobody's to look at. */
 export function factsThatStand(family: ApplianceFamily, state: JobState | undefined): string[] {
@@ -21,9 +21,7 @@ export function asItStands(family: ApplianceFamily, state: JobState): string[] {
   const turned = testLeftWords(state);
   return [
     ...(lifted.length > 0
-      ? [
-          `${lifted.length} ${lifted.length === 1 ? 'wire' : 'wires'} lifted (${lifted.map(({ end }) => terminalName(end)).join(', ')})`,
-        ]
+      ? [`${wiresLifted(lifted.length)} (${lifted.map(({ end }) => terminalName(end)).join(', ')})`]
       : []),
     ...(misplaced > 0
       ? [`${misplaced} ${misplaced === 1 ? 'wire sits' : 'wires sit'} on another terminal`]

@@ -104,3 +104,7 @@ export function takenWords(entry: Entry, { instruments }: Pick<JobFile, 'instrum
   const isUsual = instruments?.some((each) => each.leads?.ohm === ohm);
   return ohm === undefined || isUsual ? '' : `leads ${ohm} Ω`;
 }
+
+/** How many wires are off their terminals. */
+export const wiresLifted = (count: number): string =>
+  `${count} ${count === 1 ? 'wire' : 'wires'} lifted`;

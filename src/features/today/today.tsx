@@ -3,7 +3,14 @@ import type { ReactNode } from 'react';
 import type { Session } from '@/server/session';
 import type { JobWithUnit } from '@/database/jobs';
 import { stages, type Stage, type Standing } from '@/core/job-diagnosis/standing';
-import { clockTime, complaintWords, longDate, percent, plateWords } from '@/features/record/words';
+import {
+  clockTime,
+  complaintWords,
+  longDate,
+  percent,
+  plateWords,
+  wiresLifted,
+} from '@/features/record/words';
 import { dateWords } from '@/features/record/date-words';
 import { wordsOf, type FamilyWords } from '@/features/record/family-words';
 import { familyOfJob } from '@/core/appliances';
@@ -338,7 +345,7 @@ function JobRow({
           )}
           {standing.liftedWires > 0 && standing.stage !== 'closed' && (
             <span className="mr-3 text-small font-medium lg:block">
-              {standing.liftedWires} {standing.liftedWires === 1 ? 'wire' : 'wires'} lifted
+              {wiresLifted(standing.liftedWires)}
             </span>
           )}
           {standing.warning && (
@@ -373,7 +380,7 @@ const stageNames: Readonly<Record<Stage, string>> = {
   closed: 'Closed',
 };
 
-function stageText(standing: Standing): ReactNode {
+export function stageText(standing: Standing): ReactNode {
   return (
     <>
       <strong className="font-semibold">{stageNames[standing.stage]}</strong>

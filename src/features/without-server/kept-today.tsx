@@ -1,5 +1,6 @@
 'use client';
 
+import { useMemo } from 'react';
 import { isFound, questionWords, searchWords } from '@/core/search';
 import { isOpenAt } from '@/core/job-diagnosis/standing';
 import type { KeptFirm } from '@/features/device/kept-firm';
@@ -16,8 +17,11 @@ export function KeptToday({ firm, find }: { firm: KeptFirm; find: string }) {
   const { organisation, technicians, technicianId, isChosen, jobs, counts } = firm.content;
   const technician = presentAmong(technicians, technicianId);
   const asked = questionWords(find);
-  const here = useStandingsHere(jobs);
-  const rows = here.map(withDates).filter((row) => isFound(wordsOf(row), asked));
+  const listed = useMemo(() => jobs.map(({ job }) => job), [jobs]);
+  const here = useStandingsHere(listed);
+  const rows = jobs
+    .map((each) => withDates(each, here[each.job.id]))
+    .filter((row) => isFound(wordsOf(row), asked));
   const open = rows.filter(({ job }) => isOpenAt(job.standing));
   const closedHere = rows.filter(({ job }) => !isOpenAt(job.standing));
   const isSaid = isChosen !== false || technicians.some(({ id }) => id === technicianHere());
@@ -54,7 +58,7 @@ const wordsOf = ({ job, unit, site, customer }: JobWithUnit) =>
   );
 
 /** Times came as text. */
-const withDates = (row: JobWithUnit): JobWithUnit => ({
+const withDates = (row: JobWithUnit, standing = row.job.standing): JobWithUnit => ({
   ...row,
-  job: { ...row.job, openedAt: new Date(row.job.openedAt) },
+  job: { ...row.job, openedAt: new Date(row.job.openedAt), standing },
 });

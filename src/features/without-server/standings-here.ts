@@ -5,22 +5,30 @@ import { loadFamily, type ApplianceFamily } from '@/core/appliances';
 import { standingFromRecord, type Standing } from '@/core/job-diagnosis/standing';
 import { stopNow } from '@/core/job-diagnosis/stop';
 import { readLogbook, type JobFile } from '@/core/job-file';
-import type { JobWithUnit } from '@/database/jobs';
 import { keptJob } from '@/features/device/kept-jobs';
 import { counts, keptEntries } from '@/features/device/store';
 import { useOutbox } from '@/features/device/use-outbox';
 import { mergeEntries } from '@/features/record/merge-entries';
 
+/** A job of a list, with what the list had of it. */
+export interface ListedJob {
+  readonly id: string;
+  readonly standing: Standing;
+}
+
 /**
- * The same jobs as they stand with what this device has written on them and not sent: what is lifted, whether gas was smelled.
+ * What those jobs of a list stand at that this device has written on and not sent: what is lifted, whether gas was smelled.
  * What to check next is left open, since that is worked out on the job's own page.
+ * @param listed the same array while nothing in it is another.
  */
-export function useStandingsHere(rows: readonly JobWithUnit[]): readonly JobWithUnit[] {
+export function useStandingsHere(
+  listed: readonly ListedJob[],
+): Readonly<Record<string, Standing | undefined>> {
   const { byJob } = useOutbox();
   const [here, setHere] = useState<Readonly<Record<string, Standing>>>({});
   useEffect(() => {
     let isGone = false;
-    const worked = rows.filter(({ job }) => (byJob[job.id]?.waiting ?? 0) > 0);
+    const worked = listed.filter(({ id }) => (byJob[id]?.waiting ?? 0) > 0);
     void Promise.all(worked.map(standingOfKept)).then((found) => {
       if (isGone) return;
       setHere(Object.fromEntries(found.flatMap((each) => (each ? [each] : []))));
@@ -28,24 +36,21 @@ export function useStandingsHere(rows: readonly JobWithUnit[]): readonly JobWith
     return () => {
       isGone = true;
     };
-  }, [rows, byJob]);
-  return rows.map((row) => {
-    const standing = here[row.job.id];
-    return standing ? { ...row, job: { ...row.job, standing } } : row;
-  });
+  }, [listed, byJob]);
+  return here;
 }
 
-async function standingOfKept({ job }: JobWithUnit): Promise<[string, Standing] | undefined> {
+async function standingOfKept({
+  id,
+  standing,
+}: ListedJob): Promise<[string, Standing] | undefined> {
   try {
-    const kept = await keptJob(job.id);
+    const kept = await keptJob(id);
     const family = kept && (await loadFamily(kept.unit.family));
     if (!family) return undefined;
-    const own = (await keptEntries(job.id)).filter(counts);
-    const entries = mergeEntries(
-      [kept.entries],
-      own.map(({ entry }) => entry),
-    );
-    return [job.id, standingHere(family, { ...kept, entries: [...entries] }, job.standing)];
+    const own = (await keptEntries(id)).filter(counts).map(({ entry }) => entry);
+    const entries = [...mergeEntries([kept.entries], own)];
+    return [id, standingHere(family, { ...kept, entries }, standing)];
   } catch {
     // A store that gives nothing: the list stays as the server last told it, which it says above.
     return undefined;
@@ -56,9 +61,13 @@ async function standingOfKept({ job }: JobWithUnit): Promise<[string, Standing] 
 export function standingHere(family: ApplianceFamily, job: JobFile, before: Standing): Standing {
   const { walked, state } = readLogbook(job.entries, family.catalogue);
   return {
-    ...standingFromRecord(state, job.entries.length, before),
+    // What the server knew to stop the job may be over by a check of this device: the record here has both.
+    ...standingFromRecord(
+      state,
+      job.entries.length,
+      { ...before, stop: undefined },
+      stopNow(family, job, walked),
+    ),
     next: undefined,
-    // What the server knew of may be over by a check of this device: the record here has both.
-    stop: stopNow(family, job, walked)?.title,
   };
 }
