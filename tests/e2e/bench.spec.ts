@@ -130,7 +130,12 @@ test('what a second tab enters is seen within two seconds, and ends a proof here
 
   // Nor does anybody go on with a job that is closed without being told, and without a way back to it.
   await other.goto(`${baseUrl()}/jobs/${jobId}/repair`);
-  await expect(other.getByText(/^It is left so, by the logbook: covers off: upper/)).toBeVisible();
+  await other.getByRole('button', { name: 'Done: Upper cover back on' }).click();
+  await expect(other.getByText('Not put back yet')).toHaveCount(0);
+  expect((await sentJob(page, jobId)).entries.at(-1)).toMatchObject({
+    action: 'close',
+    target: 'upper',
+  });
   await other.getByLabel(/^Reason/).fill('wrong house');
   await other.getByRole('button', { name: 'Close, not repaired' }).click();
   await expect(page.getByText('Closed, not repaired')).toBeVisible({ timeout: 3000 });

@@ -229,6 +229,12 @@ export interface FamilyWords {
   readonly ownerCautions: readonly OwnerCaution[];
 }
 
+/** A fact of access that somebody has made so and has to undo. */
+export interface ToUndo {
+  readonly fact: string;
+  readonly order: string;
+}
+
 export interface OwnerCaution {
   readonly sign: CautionSign;
   readonly lead: string;
@@ -353,6 +359,8 @@ export interface ApplianceFamily {
     job: Pick<JobFile, 'complaint'> & { readonly unit: Pick<JobFile['unit'], 'plate'> },
     walked: readonly WalkedEntry[],
   ): Stop | undefined;
+  /** What is still to be put back before somebody leaves the unit, as orders: a cover on, a gauge off and its port tested. */
+  leftToUndo(state: JobState): readonly ToUndo[];
   /** The check that comes before any other as things stand: a sniff for gas. */
   firstCheck(state: JobState): string | undefined;
   /** Checks that say more together than each alone. */

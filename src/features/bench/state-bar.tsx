@@ -3,7 +3,7 @@
 import { Link } from '@/ui/link';
 import type { JobFile, JobState, ProofEnd } from '@/core/job-file';
 import { familyOfJob, isWorkedDead, type Stop } from '@/core/appliances';
-import { factsThatStand } from '@/features/record/as-it-stands';
+import { wordsOf } from '@/features/record/family-words';
 import { clockTime, plateWords, terminalName, wiresLifted } from '@/features/record/words';
 import { StopNote } from '@/features/record/stop-note';
 import type { NewEntry } from '@/features/record/use-job-record';
@@ -44,9 +44,13 @@ export function StateBar({
 }: StateBarProps) {
   const { site, unit, job: head } = job;
   const family = familyOfJob(job);
+  const words = wordsOf(family);
   const isAlone = useSettled(!isHearing);
   const told = useSettled(trouble);
-  const coversOff = factsThatStand(family, state);
+  // A fact without words, such as that something was read, is nobody's to look at.
+  const coversOff = Object.keys(state?.facts ?? {}).filter((each) =>
+    Object.hasOwn(family.words.covers, each),
+  );
   return (
     <>
       <header className="sticky top-0 z-10 flex flex-wrap items-stretch border-b-2 border-rule bg-paper lg:h-14 lg:flex-nowrap">
@@ -82,7 +86,9 @@ export function StateBar({
             <span className="font-semibold">
               {family.catalogue.covers.size > 0 ? 'Covers off' : 'As it stands'}
             </span>
-            <span className="line-clamp-2 max-w-44">{coversOff.join(', ')}</span>
+            <span className="line-clamp-2 max-w-44">
+              {coversOff.map((each) => words.cover(each).replace(' cover', '')).join(', ')}
+            </span>
           </div>
         )}
         {state && state.lifted.length > 0 && (

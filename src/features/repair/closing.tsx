@@ -5,11 +5,11 @@ import { useState } from 'react';
 import { familyOfJob } from '@/core/appliances';
 import { closingProblem, type BenchAnswer } from '@/core/job-diagnosis';
 import { isClosed, type JobFile } from '@/core/job-file';
-import { asItStands } from '@/features/record/as-it-stands';
 import type { JobRecord } from '@/features/record/use-job-record';
 import { useDraft } from '@/features/record/use-draft';
 import { longDate } from '@/features/record/words';
 import { Tick } from '@/ui/marks';
+import { NotPutBack } from './not-put-back';
 
 /** The proof that is still to come, with the times that this plate needs. */
 function nextProof(job: JobFile): string {
@@ -31,7 +31,6 @@ export function Closing({ record, answer }: { record: JobRecord; answer: BenchAn
   const [askedOn] = useState(() => Date.now());
   const isOver = isClosed(state.status);
   const isRepaired = state.repairsDone.length > 0;
-  const stands = asItStands(familyOfJob(job), state);
   const recheckBy = recheck && new Date(askedOn + recheck.days * 86_400_000).toISOString();
 
   const close = (status: Closed) => {
@@ -91,12 +90,7 @@ export function Closing({ record, answer }: { record: JobRecord; answer: BenchAn
           <strong className="font-semibold">{longDate(recheckBy, job.job.timeZone)}</strong>.
         </p>
       )}
-      {stands.length > 0 && (
-        <p className="mt-3 border-l-4 border-act pl-3">
-          <strong className="font-semibold">It is left so, by the logbook:</strong>{' '}
-          {stands.join('; ')}.
-        </p>
-      )}
+      <NotPutBack record={record} state={state} />
       {problem && (
         <p role="alert" className="mt-2 border-l-4 border-rule pl-3 font-medium">
           {problem}

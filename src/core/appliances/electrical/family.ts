@@ -124,6 +124,13 @@ export function electricalFamily(declared: ElectricalDeclaration): ElectricalFam
     appliesTo: () => true,
     burnsGas: false,
     stopOf: () => undefined,
+    leftToUndo: ({ facts }) =>
+      Object.entries(declaration.words.covers)
+        .filter(([cover]) => Object.hasOwn(facts, cover))
+        .map(([fact, name]) => ({
+          fact,
+          order: `${name.charAt(0).toUpperCase()}${name.slice(1)} back on`,
+        })),
     firstCheck: () => undefined,
     isBarred: () => false,
     combined: () => undefined,

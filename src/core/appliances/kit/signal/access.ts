@@ -1,4 +1,5 @@
 import { mostFacts, type AccessFact, type AccessNeed } from '../../../diagnosis/model';
+import type { ToUndo } from '../../appliance-family';
 import type { LiftedEnd } from '../../../job-file/generated/job-types';
 import type { JobState } from '../../../job-file/state';
 import type { AccessStep } from '../access-step';
@@ -34,6 +35,7 @@ export interface SignalAccess {
   /** Whether what it needs has been shown not to be so: a burner that cannot run is not timed. */
   isBarred(check: string, state: JobState): boolean;
   stepsTo(check: string, state: JobState): AccessStep[];
+  leftToUndo(state: JobState): readonly ToUndo[];
   minutesTo(check: string, state: JobState, parameters: FamilyParameters): number;
 }
 
@@ -106,6 +108,12 @@ export function signalAccess({ facts, needs }: AccessDeclaration): SignalAccess 
       }),
     needOf,
     now,
+    // What was made so last is undone first; leads that are off are told by themselves.
+    leftToUndo: (state) =>
+      facts
+        .filter((each) => isSo(state, each))
+        .flatMap(({ id, undo }) => (undo === undefined ? [] : [{ fact: id, order: undo }]))
+        .reverse(),
     isBarred: (check, state) =>
       chosen(needOf(check).sets).some(({ id }) => Object.hasOwn(state.facts, deniedFact(id))),
     stepsTo,

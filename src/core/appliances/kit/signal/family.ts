@@ -263,6 +263,7 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
     burnsGas: declaration.access.facts.some((each) => each.opensGas),
     joint: declaration.joint,
     codes: declaration.codes,
+    leftToUndo: access.leftToUndo,
     firstCheck: (state) =>
       declaration.access.facts.find((each) => each.isFirst && !isSo(state, each))?.shownBy,
     stopOf: ({ complaint, unit: { plate } }, walked) =>
