@@ -12,6 +12,11 @@ import { jobOfEntries, takeByTheShortWay } from './short-way';
 
 const hostname = '127.0.0.1';
 const port = Number(process.argv[2]);
+/**
+ * A connection on which nobody has asked anything for so long is closed, in milliseconds. A technician takes less from one
+ * reading to the next: what is entered would go out on a connection that is being closed at that moment, and wait.
+ */
+const longestIdle = 65_000;
 /** Whoever is being answered when the server is told to stop has so long for it, in milliseconds. */
 const longestFarewell = 1000;
 
@@ -39,6 +44,7 @@ const server = createServer((request, response) => {
   if (jobId === undefined) byTheFramework();
   else void takeByTheShortWay(jobId, request, response);
 });
+server.keepAliveTimeout = longestIdle;
 server.on('error', (error) => {
   // Not by the console: that is the log's, which writes no words.
   process.stderr.write(`ohmmeter: the server cannot listen: ${error.message}\n`, () =>
