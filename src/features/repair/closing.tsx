@@ -90,7 +90,7 @@ export function Closing({ record, answer }: { record: JobRecord; answer: BenchAn
           <strong className="font-semibold">{longDate(recheckBy, job.job.timeZone)}</strong>.
         </p>
       )}
-      <NotPutBack record={record} state={state} />
+      <NotPutBack record={record} state={state} isStopped={answer.answer.stop !== undefined} />
       {problem && (
         <p role="alert" className="mt-2 border-l-4 border-rule pl-3 font-medium">
           {problem}

@@ -41,7 +41,8 @@ describe('what a unit is left like', () => {
 
   it('is a gauge at an open nipple until that is off, and not that no gas was smelled', () => {
     const so = (fact: string) => ({ action: 'make-so', fact });
-    const made = [so('no-gas-smell'), so('manometer-on')];
+    // That the gas is shut is for whoever leaves the unit to decide: it may have to stay so.
+    const made = [so('no-gas-smell'), so('gas-off-and-cooled'), so('manometer-on')];
     expect(gasStoragePilot.leftToUndo(stateAfter(gasStoragePilot, ...made))).toEqual([
       { fact: 'manometer-on', order: 'Manometer off, port screw back and leak-checked' },
     ]);

@@ -7,11 +7,20 @@ import { leftOpen } from './left-open';
  * What nobody has put back, by the logbook, before the unit is left: what is undone in one move is checked off here, wires and
  * dials where they are worked at. It bars nothing by itself: a technician may have to leave a unit as it is, and says why.
  */
-export function NotPutBack({ record, state }: { record: JobRecord; state: JobState }) {
+export function NotPutBack({
+  record,
+  state,
+  isStopped,
+}: {
+  record: JobRecord;
+  state: JobState;
+  /** Everybody is to be out: nobody is told to put anything back first. */
+  isStopped: boolean;
+}) {
   const { job, append } = record;
   const family = familyOfJob(job);
   const lines = leftOpen(state);
-  const toUndo = family.leftToUndo(state);
+  const toUndo = isStopped ? [] : family.leftToUndo(state);
   if (lines.length + toUndo.length === 0) return null;
   const undo = (fact: string) =>
     void append(

@@ -22,6 +22,7 @@ export const fireAccess: { readonly facts: readonly AccessFactDeclaration[] } = 
       id: 'power-off',
       order: 'Power off at plug or spur, proved dead at the supply terminals',
       undo: 'Power on again',
+      isolates: true,
       ends: ['live'],
       lapses: true,
     },

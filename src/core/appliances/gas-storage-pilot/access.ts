@@ -26,6 +26,7 @@ const facts: readonly AccessFactDeclaration[] = [
     id: 'gas-off-and-cooled',
     order: 'Knob off, gas cock shut, wait until the metal is cool',
     undo: 'Open the gas cock',
+    isolates: true,
     ends: ['pilot-lit', 'pilot-lit-held', 'pilot-holds'],
     lapses: true,
   },

@@ -9,6 +9,7 @@ const facts: readonly AccessFactDeclaration[] = [
     id: 'water-off',
     order: 'Cold off and hot isolation shut, pressure let off at a service port',
     undo: 'Open both isolations slowly, no drips',
+    isolates: true,
   },
   {
     id: 'hose',

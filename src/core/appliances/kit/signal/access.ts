@@ -108,10 +108,10 @@ export function signalAccess({ facts, needs }: AccessDeclaration): SignalAccess 
       }),
     needOf,
     now,
-    // What was made so last is undone first; leads that are off are told by themselves.
+    // What comes last in the order of opening is undone first.
     leftToUndo: (state) =>
       facts
-        .filter((each) => isSo(state, each))
+        .filter((each) => each.isolates !== true && isSo(state, each))
         .flatMap(({ id, undo }) => (undo === undefined ? [] : [{ fact: id, order: undo }]))
         .reverse(),
     isBarred: (check, state) =>

@@ -300,6 +300,8 @@ export interface AccessFactDeclaration {
   readonly order: string;
   /** And how it is undone, where it has to be. */
   readonly undo?: string;
+  /** Shut or off for safety: nobody is told to bring it back before a unit is left, which may be left off. */
+  readonly isolates?: true;
   /** The check whose result says whether it is so: it is taken first, and may say no. */
   readonly shownBy?: string;
   /** Other facts that have to be so while it is changed. */
