@@ -65,8 +65,15 @@ async function fill(): Promise<void> {
 }
 
 self.addEventListener('activate', (event) => {
-  event.waitUntil(tidy().then(() => self.clients.claim()));
+  event.waitUntil(
+    Promise.all([tidy().then(() => self.clients.claim()), askAheadOfStart()]).then(() => undefined),
+  );
 });
+
+/** A browser ends this worker after half a minute of rest: the page is asked for while it starts again, not after. */
+const askAheadOfStart = async (): Promise<void> =>
+  // A browser that has no such thing starts the worker first.
+  self.registration.navigationPreload?.enable().catch(() => undefined);
 
 /** A page of the build before may still be open and ask for more of its code: one earlier build is kept. */
 async function tidy(): Promise<void> {
@@ -81,11 +88,13 @@ self.addEventListener('fetch', (event) => {
   if (request.method !== 'GET' || origin !== self.location.origin) return;
   if (pathname.startsWith('/_next/static/') || pathname === '/icon.svg') {
     event.respondWith(fileOf(request));
-  } else if (request.mode === 'navigate' && !pathname.startsWith('/api/')) {
-    event.respondWith(pageOf(request));
+  } else if (request.mode === 'navigate') {
+    const asked = askedFor(event);
+    // What is handed out is the server's alone; it is answered here so that it is not asked for twice.
+    event.respondWith(pathname.startsWith('/api/') ? asked : pageOf(asked));
   } else if (request.headers.has('rsc')) {
     // Without an answer the router asks for the page whole, and that is answered above.
-    event.respondWith(inTime(request).catch(() => Response.error()));
+    event.respondWith(inTime(fetch(request)).catch(() => Response.error()));
   }
 });
 
@@ -104,9 +113,15 @@ async function fileOf(request: Request): Promise<Response> {
     : kept;
 }
 
-async function pageOf(request: Request): Promise<Response> {
+/** What the browser has asked the server for by itself, or is asked for now. */
+async function askedFor(event: FetchEvent): Promise<Response> {
+  const ahead = (await event.preloadResponse) as Response | undefined;
+  return ahead ?? fetch(event.request);
+}
+
+async function pageOf(asked: Promise<Response>): Promise<Response> {
   try {
-    const response = await inTime(request);
+    const response = await inTime(asked);
     if (response.status < 500) return response;
     return (await ownPage()) ?? response;
   } catch {
@@ -118,14 +133,14 @@ const ownPage = (): Promise<Response | undefined> =>
   caches.open(cacheName).then((cache) => cache.match(devicePage, { ignoreVary: true }));
 
 /** @throws where the server does not answer in time. */
-async function inTime(request: Request): Promise<Response> {
+async function inTime(asked: Promise<Response>): Promise<Response> {
   const patience = Date.now() < awayUntil ? shortPatienceMilliseconds : patienceMilliseconds;
   let timer: ReturnType<typeof setTimeout> | undefined;
   const tooLong = new Promise<never>((_, reject) => {
     timer = setTimeout(() => reject(new Error('no answer')), patience);
   });
   try {
-    const response = await Promise.race([fetch(request), tooLong]);
+    const response = await Promise.race([asked, tooLong]);
     awayUntil = 0;
     return response;
   } catch (error) {

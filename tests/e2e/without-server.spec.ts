@@ -1,3 +1,6 @@
+import { once } from 'node:events';
+import { createServer, request, type IncomingMessage } from 'node:http';
+import type { AddressInfo } from 'node:net';
 import { expect, test, type Page } from '@playwright/test';
 import { seededRandom, simulatedTwoElement, simulateUnit } from '../../src/core/simulation';
 import { demoJobs } from '../../src/server/demo/firm';
@@ -252,4 +255,62 @@ test('a page that the server cannot make is that of the device, and the serverâ€
     await admin.end();
   }
   await expect(page.getByText('Nothing waits: the server has everything.')).toBeVisible();
+});
+
+/** A way to the server that notes what goes through it. */
+async function watchedWay() {
+  const seen: IncomingMessage[] = [];
+  const { port } = new URL(server.url);
+  const way = createServer((asked, answer) => {
+    seen.push(asked);
+    const { method, url, headers } = asked;
+    const passed = request({ host: '127.0.0.1', port, method, path: url, headers }, (given) => {
+      answer.writeHead(given.statusCode!, given.headers);
+      given.pipe(answer);
+    });
+    passed.on('error', () => answer.destroy());
+    asked.pipe(passed);
+  });
+  way.listen(0, '127.0.0.1');
+  await once(way, 'listening');
+  return {
+    seen,
+    url: `http://127.0.0.1:${(way.address() as AddressInfo).port}`,
+    end: () => {
+      way.close();
+      way.closeAllConnections();
+    },
+  };
+}
+
+test('a page and a file are asked for while the service worker still starts, and once @desk', async ({
+  page,
+}) => {
+  const way = await watchedWay();
+  try {
+    await page.goto(way.url);
+    await page.evaluate(() => navigator.serviceWorker.ready);
+    await expect
+      .poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null))
+      .toBe(true);
+    const jobPage = (await page
+      .getByRole('link', { name: /Kettle Corner/ })
+      .first()
+      .getAttribute('href'))!;
+    const asked = (address: string) =>
+      way.seen
+        .filter(({ method, url, headers }) => method === 'GET' && url === address && !headers.rsc)
+        .map(({ headers }) => headers['service-worker-navigation-preload']);
+    await page.goto(`${way.url}${jobPage}`);
+    expect(await currentCheck(page)).toBeDefined();
+    expect(asked(jobPage)).toEqual(['true']);
+    const file = `/api${jobPage}/file`;
+    const coming = page.waitForEvent('download');
+    // Where it is a download the page stays.
+    await page.goto(`${way.url}${file}`).catch(() => undefined);
+    expect((await coming).suggestedFilename()).toMatch(/\.json$/);
+    expect(asked(file)).toEqual(['true']);
+  } finally {
+    way.end();
+  }
 });
