@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { expect, test } from '@playwright/test';
 import { andEntered, baseUrl, currentCheck, openJob, sentJob } from './technician';
 
@@ -55,4 +56,57 @@ test('who is chosen in one tab works in all of them, and is told there @desk', a
   await skip();
   const { entries } = await sentJob(page, jobId);
   expect(entries.map(({ by }) => by)).toEqual([present, id]);
+});
+
+test('a tap while what somebody else entered is worked out is done after it, and never to another check @desk', async ({
+  page,
+}) => {
+  const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Between two' });
+  await currentCheck(page);
+  /** Somebody else's entry comes, and Skip is tapped twice in the moment in which the answer to it is worked out. */
+  const tapIntoEntry = async (check: string) => {
+    const tapped = page.evaluate(
+      () =>
+        new Promise<string | undefined>((resolve) => {
+          const main = document.querySelector('main')!;
+          const skip = [...document.querySelectorAll('button')].find(
+            (each) => each.textContent?.trim() === 'Skip',
+          )!;
+          const watch = new MutationObserver(() => {
+            if (main.getAttribute('aria-busy') !== 'true') return;
+            watch.disconnect();
+            resolve(document.querySelector<HTMLElement>('[data-check]')?.dataset.check);
+            skip.click();
+            skip.click();
+          });
+          watch.observe(main, { attributes: true, attributeFilter: ['aria-busy'] });
+        }),
+    );
+    const response = await page.request.post(`${baseUrl()}/api/jobs/${jobId}/entries`, {
+      headers: { origin: baseUrl() },
+      data: {
+        entries: [
+          { id: randomUUID(), at: new Date().toISOString(), kind: 'skip', check, reason: 'cannot' },
+        ],
+      },
+    });
+    expect(response.ok()).toBeTruthy();
+    return tapped;
+  };
+  const entered = async () =>
+    (await sentJob(page, jobId)).entries.flatMap((each) =>
+      each.kind === 'skip' ? [[each.check, each.reason]] : [],
+    );
+  const first = await tapIntoEntry('lower-element-ohms');
+  await expect.poll(entered).toEqual([
+    ['lower-element-ohms', 'cannot'],
+    [first, 'skipped'],
+  ]);
+  const next = await currentCheck(page);
+  expect(next).not.toBe(first);
+  // The other one has done what stands here: the tap was for that, and not for what comes after it.
+  expect(await tapIntoEntry(next!)).toBe(next);
+  await expect(page.getByText('another check stands here now')).toBeVisible();
+  expect(await currentCheck(page)).not.toBe(next);
+  expect(await entered()).toHaveLength(3);
 });

@@ -5,12 +5,14 @@ import { useMemo, useState } from 'react';
 import type { ApplianceFamily } from '@/core/appliances';
 import { parseReading, type ParsedReading, type UnitSystem } from '@/core/quantities';
 import { useDraft } from '@/features/record/use-draft';
+import { usePresentTechnician } from '@/features/record/technician-context';
 import type { JobRecord, NewEntry } from '@/features/record/use-job-record';
 import { useMeter } from '@/features/record/use-meter';
 import { entryOfStep, trialEntry, valueOf, withLifted, withState } from './new-entries';
 import { refusalOf } from './refusal';
 import { takenAspect, withTaken, type Load } from './taken';
 import { useBenchAnswer, useLoadedExpectation, usePreview, type AnsweredJob } from './use-bench';
+import { useHeldTap, useTakenOnceFresh } from './use-held-tap';
 
 /** A check, and the one that is taken before it. */
 interface WaitingCheck {
@@ -19,6 +21,14 @@ interface WaitingCheck {
 }
 
 export type SkipReason = 'cannot' | 'skipped' | 'not-sure';
+
+/** What a tap enters for the check at hand. */
+type Tap =
+  | { readonly kind: 'found'; readonly entry: NewEntry }
+  | { readonly kind: 'skip'; readonly reason: SkipReason; readonly words?: string };
+
+const tappedTooLate =
+  'Not entered: something else came in while you tapped, and another check stands here now. Look at it, and tap again.';
 
 /** The check at hand: what is typed for it, what that would mean, and how it becomes an entry. */
 export function useCheckEntry(
@@ -46,6 +56,8 @@ export function useCheckEntry(
   const [pending, setPending] = useState<NewEntry>();
   const { meter, set: setMeter } = useMeter();
   const [load, setLoad] = useState<Load>();
+  const { id: by } = usePresentTechnician();
+  const held = useHeldTap<Tap>();
 
   // The check that stands here is the one that the answer is for: its steps and its bands belong to it.
   const check = answer?.selected?.expectation.check;
@@ -88,9 +100,13 @@ export function useCheckEntry(
   const finish = async (...entries: NewEntry[]) => {
     setPending(undefined);
     setEntering(true);
+    held.settle();
     const isKept = await record(...entries);
     setEntering(false);
-    if (!isKept) return;
+    if (!isKept) {
+      held.settled();
+      return;
+    }
     setText('');
     setFrom(undefined);
     setLoad(undefined);
@@ -105,7 +121,11 @@ export function useCheckEntry(
   };
   /** Gives true where the power has to come off first. */
   const enter = (found: NewEntry): boolean => {
-    if (check === undefined || !answer || !isFresh) return false;
+    if (check === undefined || !answer) return false;
+    if (!isFresh) {
+      held.hold({ check, by, tap: { kind: 'found', entry: found } });
+      return false;
+    }
     const entry = taken(found);
     if (refusal) {
       setProblem(refusal);
@@ -115,6 +135,16 @@ export function useCheckEntry(
     else void finish(withState(family, entry, check, answer.state.lifted));
     return false;
   };
+  const skip = (reason: SkipReason, words?: string) => {
+    if (check === undefined) return;
+    if (isFresh) void finish({ kind: 'skip', check, reason, ...(words && { words }) });
+    else held.hold({ check, by, tap: { kind: 'skip', reason, words } });
+  };
+  useTakenOnceFresh(held, isFresh, ({ tap, ...meant }) => {
+    if (meant.check !== check || meant.by !== by) setProblem(tappedTooLate);
+    else if (tap.kind === 'found') enter(tap.entry);
+    else skip(tap.reason, tap.words);
+  });
 
   return {
     answer,
@@ -141,18 +171,21 @@ export function useCheckEntry(
     setLoad,
     cancelPending: () => setPending(undefined),
     change(next: string) {
+      held.drop();
       setProblem(undefined);
       setFrom(undefined);
       setText(next);
     },
     /** What an instrument held, with its name: what is changed by hand afterwards is no longer the instrument's. */
     drop(next: string, instrument: string) {
+      held.drop();
       setProblem(undefined);
       setText(next);
       setFrom(instrument);
     },
     from,
     choose(other: string) {
+      held.drop();
       setWaiting([]);
       setOpened(undefined);
       setLoad(undefined);
@@ -161,6 +194,7 @@ export function useCheckEntry(
     },
     /** Another check first, that says whether the way to this one is open; then this one again. */
     chooseFirst(other: string) {
+      held.drop();
       if (check !== undefined) setWaiting([...waiting, { check, after: other }]);
       setOpened(undefined);
       setLoad(undefined);
@@ -183,15 +217,9 @@ export function useCheckEntry(
       }
       return false;
     },
-    skip(reason: SkipReason) {
-      if (check !== undefined && isFresh) void finish({ kind: 'skip', check, reason });
-    },
+    skip: (reason: SkipReason) => skip(reason),
     /** The verdict stands without a reading on the part itself; the logbook says so. */
-    trust() {
-      if (check === undefined || !isFresh) return;
-      const words = 'part taken without being read on itself';
-      void finish({ kind: 'skip', check, reason: 'skipped', words });
-    },
+    trust: () => skip('skipped', 'part taken without being read on itself'),
     /** The steps were done after all: they go in before the result. */
     finishWithSteps() {
       if (!pending || check === undefined || !answer) return;
