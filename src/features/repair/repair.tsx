@@ -1,11 +1,15 @@
 'use client';
 
-import { useState, type ReactNode } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
+import type { Stop } from '@/core/appliances';
+import type { BenchAnswer } from '@/core/job-diagnosis';
 import { isClosed, type JobFile } from '@/core/job-file';
 import type { UnitSystem } from '@/core/quantities';
 import { ProveDeadDialog } from '@/features/bench/prove-dead-dialog';
 import { StateBar } from '@/features/bench/state-bar';
 import { useBenchAnswer } from '@/features/bench/use-bench';
+import { useJobState } from '@/features/bench/use-job-state';
+import { useStop } from '@/features/bench/use-stop';
 import { JobFamily, useFamily } from '@/features/record/family-context';
 import { useJobRecord } from '@/features/record/use-job-record';
 import { PatternDefinitions } from '@/ui/patterns';
@@ -16,61 +20,75 @@ import { SettingsFields } from './settings-fields';
 import type { FirmTerms, StageProps } from './stage-props';
 import { VerdictSection } from './verdict-section';
 
+export interface RepairPageProps {
+  readonly initial: JobFile;
+  readonly system: UnitSystem;
+  readonly firm: FirmTerms;
+}
+
 /** From the verdict through the repair to its proof, and the closing of the job. */
-export function RepairPage({
-  initial,
-  system,
-  firm,
-}: {
-  initial: JobFile;
-  system: UnitSystem;
-  firm: FirmTerms;
-}) {
-  const record = useJobRecord(initial);
-  const { job, isReady, append } = record;
-  const { answer, isFresh, isQuick, failure } = useBenchAnswer(job, isReady, undefined);
-  const [isProving, setProving] = useState(false);
+export function RepairPage(props: RepairPageProps) {
   return (
-    <JobFamily job={job}>
-      <div className="flex min-h-dvh flex-col">
-        <PatternDefinitions />
-        <StateBar
-          job={job}
-          state={answer?.state}
-          stop={answer?.answer.stop}
-          isHearing={record.isHearing}
-          trouble={record.trouble}
-          onMakeSafe={() => setProving(true)}
-          append={append}
-        />
-        {failure !== undefined && (
-          <p className="p-5 text-lead" role="alert">
-            The verdict could not be worked out: {failure} Nothing of the job is lost; the logbook
-            has it all. Load the page again.
-          </p>
-        )}
-        {answer ? (
-          <Stages
-            {...{ record, answer, system, firm }}
-            isSettled={isFresh && (!isQuick || failure !== undefined)}
-          />
-        ) : (
-          failure === undefined && (
-            <p className="p-5 text-lead" role="status">
-              Working out the verdict
-            </p>
-          )
-        )}
-        <ProveDeadDialog
-          isOpen={isProving}
-          jobId={job.job.id}
-          onClose={() => setProving(false)}
-          onTried={(entries) => append(...entries)}
-        />
-      </div>
+    <JobFamily job={props.initial}>
+      <OpenRepair {...props} />
     </JobFamily>
   );
 }
+
+function OpenRepair({ initial, system, firm }: RepairPageProps) {
+  const record = useJobRecord(initial);
+  const { job, isReady, append } = record;
+  const worked = useBenchAnswer(job, isReady, undefined);
+  const { isFresh, isQuick, failure } = worked;
+  const [isProving, setProving] = useState(false);
+  // Told by the logbook at once: the verdict of a slow phone comes seconds later.
+  const state = useJobState(job, useFamily());
+  const stopTold = useStop(job);
+  const stop = stopTold ?? worked.answer?.answer.stop;
+  const answer = useMemo(() => withStop(worked.answer, stop), [worked.answer, stop]);
+  return (
+    <div className="flex min-h-dvh flex-col">
+      <PatternDefinitions />
+      <StateBar
+        job={job}
+        state={state}
+        stop={stop}
+        isHearing={record.isHearing}
+        trouble={record.trouble}
+        onMakeSafe={() => setProving(true)}
+        append={append}
+      />
+      {failure !== undefined && (
+        <p className="p-5 text-lead" role="alert">
+          The verdict could not be worked out: {failure} Nothing of the job is lost; the logbook has
+          it all. Load the page again.
+        </p>
+      )}
+      {answer ? (
+        <Stages
+          {...{ record, answer, system, firm }}
+          isSettled={isFresh && (!isQuick || failure !== undefined)}
+        />
+      ) : (
+        failure === undefined && (
+          <p className="p-5 text-lead" role="status">
+            Working out the verdict
+          </p>
+        )
+      )}
+      <ProveDeadDialog
+        isOpen={isProving}
+        jobId={job.job.id}
+        onClose={() => setProving(false)}
+        onTried={(entries) => append(...entries)}
+      />
+    </div>
+  );
+}
+
+/** A danger that is newer than the answer stops what the answer proposes; that it is over is the next answer's to say. */
+const withStop = (answer: BenchAnswer | undefined, stop: Stop | undefined) =>
+  answer && { ...answer, answer: { ...answer.answer, stop } };
 
 function Stages(props: StageProps) {
   const { answer, record } = props;
