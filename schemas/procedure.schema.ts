@@ -144,6 +144,8 @@ export const procedureSchema: Schema = {
       checks: listOf(name, 20),
       /** Takes a permission of its own. */
       work: oneOf('gasWork'),
+      /** It makes a unit safe to be left: nothing that stops a job holds it up. */
+      makesSafe: flag,
       /** Without this one it does not count as done for what comes due. */
       keyStep: id,
       /** Practitioners disagree on whether to do it. */

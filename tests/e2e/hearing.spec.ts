@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { expect, test } from '@playwright/test';
-import { andEntered, baseUrl, currentCheck, openJob, sentJob } from './technician';
+import { andEntered, baseUrl, currentCheck, openJob, proveDead, sentJob } from './technician';
 
 test('a connection that is lost without a word is told of, and taken up again @desk', async ({
   page,
@@ -109,4 +109,41 @@ test('a tap while what somebody else entered is worked out is done after it, and
   await expect(page.getByText('another check stands here now')).toBeVisible();
   expect(await currentCheck(page)).not.toBe(next);
   expect(await entered()).toHaveLength(3);
+});
+
+test('what is asked about the steps of a check is not said of the check that comes in its place @desk', async ({
+  page,
+}) => {
+  const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Asked too late' });
+  await currentCheck(page);
+  await page.getByRole('button', { name: 'Make safe' }).click();
+  await proveDead(page);
+  const skip = () =>
+    andEntered(page, () => page.getByRole('button', { name: 'Skip', exact: true }).click());
+  const keypad = page.getByRole('group', { name: 'Keypad' });
+  const step = page.locator('[data-check] li button');
+  let check = await currentCheck(page);
+  // The first one that is proposed with a step before it, and read with a meter.
+  for (let k = 0; k < 8 && ((await step.count()) === 0 || !(await keypad.isVisible())); k++) {
+    await skip();
+    check = await currentCheck(page);
+  }
+  await keypad.getByRole('button', { name: '9', exact: true }).click();
+  await page.getByRole('button', { name: /^Enter/ }).click();
+  const asked = page.getByRole('button', { name: 'Done: enter it' });
+  await expect(asked).toBeVisible();
+  const response = await page.request.post(`${baseUrl()}/api/jobs/${jobId}/entries`, {
+    headers: { origin: baseUrl() },
+    data: {
+      entries: [
+        { id: randomUUID(), at: new Date().toISOString(), kind: 'skip', check, reason: 'cannot' },
+      ],
+    },
+  });
+  expect(response.ok()).toBeTruthy();
+  await expect(asked).toHaveCount(0);
+  await expect(page.getByText('another check stands here now')).toBeVisible();
+  const { entries } = await sentJob(page, jobId);
+  expect(entries.at(-1)).toMatchObject({ kind: 'skip', reason: 'cannot' });
+  expect(entries.some(({ kind }) => kind === 'reading')).toBe(false);
 });

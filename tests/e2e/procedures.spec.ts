@@ -372,6 +372,75 @@ test(
 );
 
 test(
+  'a run is held while gas is smelled, by whomever; what makes it safe is not',
+  { tag: '@phone' },
+  async ({ page }) => {
+    await page.clock.install();
+    const jobId = await openJob(page, {
+      kind: 'no-hot-water',
+      customer: 'Smelled by another',
+      family: gasTitle,
+      plate: {
+        chosen: ['one thin lead, no light'],
+        typed: { 'Input, BTU/h': '39900', Gallons: '40' },
+      },
+    });
+    await begin(page, jobId, 'Light a pilot');
+    await page.getByRole('button', { name: 'No smell', exact: true }).click();
+    await page.getByRole('button', { name: 'Dry', exact: true }).click();
+    await done(page);
+    await done(page);
+    await stepIs(page, 'Let gas clear.');
+    const run = page.url();
+    const observed = await page.request.post(`${baseUrl()}/api/jobs/${jobId}/entries`, {
+      headers: { origin: baseUrl() },
+      data: {
+        entries: [
+          {
+            id: crypto.randomUUID(),
+            at: new Date().toISOString(),
+            kind: 'observation',
+            check: 'gas-smell-sniff',
+            value: 'smell',
+          },
+        ],
+      },
+    });
+    expect(observed.ok()).toBe(true);
+    await stepIs(page, /^Held/);
+    await expect(page.getByRole('timer')).toHaveCount(0);
+    await expect(page.getByRole('button', { name: 'Done', exact: true })).toHaveCount(0);
+    await isSound(page);
+    // Nor does its time move it on, here or when it is opened again.
+    await page.clock.fastForward(15 * 60_000);
+    await page.goto(run);
+    await stepIs(page, /^Held/);
+    const marks = async () => stepsOf((await sentJob(page, jobId)).entries).length;
+    const before = await marks();
+    await page.getByRole('button', { name: /Put it down/ }).click();
+    await page.getByRole('button', { name: 'Start: Shut down and make gas safe' }).click();
+    await stepIs(page, /Gas smelled: no flame/);
+    expect(await marks()).toBe(before + 1);
+    // Who stands there and mends it goes on by their own word, and until the page is left.
+    await page.goto(run);
+    await page.getByRole('button', { name: /It is made safe/ }).click();
+    await stepIs(page, 'Let gas clear.');
+    await page.goto(run);
+    await stepIs(page, /^Held/);
+    await page.getByRole('link', { name: /^Check again/ }).click();
+    await expect(page).toHaveURL(/check=gas-smell-sniff/);
+    await page.getByRole('button', { name: 'No smell', exact: true }).click();
+    await expect
+      .poll(async () => (await sentJob(page, jobId)).entries.at(-1))
+      .toMatchObject({
+        value: 'none',
+      });
+    await page.goto(run);
+    await stepIs(page, 'Let gas clear.');
+  },
+);
+
+test(
   'a repair is not closed over a wire that nobody confirmed, but with a reason',
   { tag: '@phone' },
   async ({ page }) => {

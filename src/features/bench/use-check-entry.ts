@@ -2,7 +2,7 @@
 
 import { useSearchParams } from 'next/navigation';
 import { useMemo, useState } from 'react';
-import type { ApplianceFamily } from '@/core/appliances';
+import type { AccessStep, ApplianceFamily } from '@/core/appliances';
 import { parseReading, type ParsedReading, type UnitSystem } from '@/core/quantities';
 import { useDraft } from '@/features/record/use-draft';
 import { usePresentTechnician } from '@/features/record/technician-context';
@@ -25,7 +25,15 @@ export type SkipReason = 'cannot' | 'skipped' | 'not-sure';
 /** What a tap enters for the check at hand. */
 type Tap =
   | { readonly kind: 'found'; readonly entry: NewEntry }
-  | { readonly kind: 'skip'; readonly reason: SkipReason; readonly words?: string };
+  | { readonly kind: 'skip'; readonly reason: SkipReason; readonly words?: string }
+  /** What was asked about its steps: done, or taken as it is. */
+  | { readonly kind: 'asked'; readonly isDone: boolean; readonly steps: readonly AccessStep[] };
+
+/** A result that waits for what is said of its steps. */
+interface PendingResult {
+  readonly check: string;
+  readonly entry: NewEntry;
+}
 
 const tappedTooLate =
   'Not entered: something else came in while you tapped, and another check stands here now. Look at it, and tap again.';
@@ -53,7 +61,7 @@ export function useCheckEntry(
   const isFresh = answered.isFresh && !isEntering;
   const [problem, setProblem] = useState<string>();
   const [from, setFrom] = useState<string>();
-  const [pending, setPending] = useState<NewEntry>();
+  const [pending, setPending] = useState<PendingResult>();
   const { meter, set: setMeter } = useMeter();
   const [load, setLoad] = useState<Load>();
   const { id: by } = usePresentTechnician();
@@ -89,6 +97,12 @@ export function useCheckEntry(
     setChosen(undefined);
     setOpened(undefined);
     setWaiting([]);
+  }
+
+  // Another check came in its place, with steps of its own: what is said of those is not said of this one's.
+  if (isFresh && pending && pending.check !== check) {
+    setPending(undefined);
+    setProblem(tappedTooLate);
   }
 
   const record = async (...entries: NewEntry[]) => {
@@ -131,7 +145,7 @@ export function useCheckEntry(
       setProblem(refusal);
       return steps.some((each) => each.kind === 'power-off-and-prove');
     }
-    if (steps.length > 0) setPending(entry);
+    if (steps.length > 0) setPending({ check, entry });
     else void finish(withState(family, entry, check, answer.state.lifted));
     return false;
   };
@@ -140,10 +154,36 @@ export function useCheckEntry(
     if (isFresh) void finish({ kind: 'skip', check, reason, ...(words && { words }) });
     else held.hold({ check, by, tap: { kind: 'skip', reason, words } });
   };
+  const finishAsked = (isDone: boolean) => {
+    if (!pending || check === undefined || !answer) return;
+    if (!isFresh) return held.hold({ check, by, tap: { kind: 'asked', isDone, steps } });
+    const { entry } = pending;
+    // What was found live since it was asked bars it as it would have before.
+    if (refusal) {
+      setPending(undefined);
+      return setProblem(refusal);
+    }
+    if (isDone) {
+      const refitted = steps.flatMap((each) =>
+        each.kind === 'refit-wire' ? [each.lifted.wire] : [],
+      );
+      const lifted = [
+        ...answer.state.lifted.filter((each) => !refitted.includes(each.wire)),
+        ...steps.flatMap((each) => (each.kind === 'lift-wire' ? [each.lifted] : [])),
+      ];
+      void finish(...steps.map(entryOfStep), withState(family, entry, check, lifted));
+    } else {
+      // A live reading was taken behind covers that somebody had taken off, and with the power on.
+      const open = isLive ? steps.filter((each) => each.kind === 'open-cover') : [];
+      void finish(...open.map(entryOfStep), withLifted(entry, answer.state.lifted));
+    }
+  };
   useTakenOnceFresh(held, isFresh, ({ tap, ...meant }) => {
     if (meant.check !== check || meant.by !== by) setProblem(tappedTooLate);
     else if (tap.kind === 'found') enter(tap.entry);
-    else skip(tap.reason, tap.words);
+    else if (tap.kind === 'skip') skip(tap.reason, tap.words);
+    // Other steps than were seen are asked about anew.
+    else if (JSON.stringify(tap.steps) === JSON.stringify(steps)) finishAsked(tap.isDone);
   });
 
   return {
@@ -221,23 +261,8 @@ export function useCheckEntry(
     /** The verdict stands without a reading on the part itself; the logbook says so. */
     trust: () => skip('skipped', 'part taken without being read on itself'),
     /** The steps were done after all: they go in before the result. */
-    finishWithSteps() {
-      if (!pending || check === undefined || !answer) return;
-      const refitted = steps.flatMap((each) =>
-        each.kind === 'refit-wire' ? [each.lifted.wire] : [],
-      );
-      const lifted = [
-        ...answer.state.lifted.filter((each) => !refitted.includes(each.wire)),
-        ...steps.flatMap((each) => (each.kind === 'lift-wire' ? [each.lifted] : [])),
-      ];
-      void finish(...steps.map(entryOfStep), withState(family, pending, check, lifted));
-    },
-    finishAsItIs() {
-      if (!pending || !answer) return;
-      // A live reading was taken behind covers that somebody had taken off, and with the power on.
-      const open = isLive ? steps.filter((each) => each.kind === 'open-cover') : [];
-      void finish(...open.map(entryOfStep), withLifted(pending, answer.state.lifted));
-    },
+    finishWithSteps: () => finishAsked(true),
+    finishAsItIs: () => finishAsked(false),
   };
 }
 

@@ -19,10 +19,11 @@ export function Missing({
 }: RunnerProps & { readonly missing: readonly MissingNeed[] }) {
   const family = useFamily();
   const words = useWords();
-  /** An answer that nobody works on with leads to the procedure that begins with it: gas smelled. */
+  /** An answer that nobody works on with leads to the procedure that makes it safe: gas smelled. */
   const answer = (check: string, value: string) => {
     const leaving = family.procedures.find(
-      ({ steps: [first] }) =>
+      ({ makesSafe, steps: [first] }) =>
+        makesSafe &&
         first!.checks?.includes(check) &&
         first!.branch?.some(({ is, goto }) => is === value && goto === 'end:leave'),
     );

@@ -2,6 +2,7 @@
 
 import { useSearchParams } from 'next/navigation';
 import { useState } from 'react';
+import type { Stop } from '@/core/appliances';
 import type { JobFile, JobState } from '@/core/job-file';
 import { positionOf, type Procedure } from '@/core/procedures';
 import type { UnitSystem } from '@/core/quantities';
@@ -15,6 +16,7 @@ import { JointFindingsOfJob } from '@/features/record/joint-findings';
 import { useJobRecord, type JobRecord } from '@/features/record/use-job-record';
 import { Tick } from '@/ui/marks';
 import { WarningSign } from '@/ui/signs';
+import { HeldRun } from './held-run';
 import { NoisePanel } from './noise-panel';
 import { endWords, ProcedureList } from './procedure-list';
 import { Runner } from './runner';
@@ -75,7 +77,7 @@ function Procedures({
       <main className="flex-1">
         {record.isReady ? (
           <Shown
-            {...{ record, state, system, intervals }}
+            {...{ record, state, stop, system, intervals }}
             check={parameters.get('check') ?? undefined}
             run={own}
             onOpen={open}
@@ -103,6 +105,7 @@ function Shown({
 }: {
   record: JobRecord;
   state: JobState;
+  stop: Stop | undefined;
   system: UnitSystem;
   intervals: FirmIntervals;
   check: string | undefined;
@@ -110,8 +113,10 @@ function Shown({
   onOpen(run: string | undefined): void;
   onProveDead(): void;
 }) {
-  const { state, record, onOpen } = props;
+  const { state, stop, record, onOpen } = props;
   const family = useFamily();
+  /** The run that goes on, and under what, because somebody here has said that it is safe. */
+  const [goesOn, setGoesOn] = useState<string>();
   const run = id !== undefined && Object.hasOwn(state.runs, id) ? state.runs[id] : undefined;
   const procedure = run && family.procedures.find((each) => each.id === run.procedure);
   const position = run && procedure && positionOf(procedure, run);
@@ -134,6 +139,12 @@ function Shown({
     );
   }
   const isNoise = procedure.id === 'locate-noise';
+  const under = stop && `${run.run} ${stop.entry}`;
+  if (position && stop && !procedure.makesSafe && goesOn !== under) {
+    return (
+      <HeldRun {...props} {...{ procedure, run, position, stop }} onGoOn={() => setGoesOn(under)} />
+    );
+  }
   if (position) {
     return (
       <>

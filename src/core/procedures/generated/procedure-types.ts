@@ -21,6 +21,7 @@ export interface Procedure {
    */
   checks?: string[];
   work?: 'gasWork';
+  makesSafe?: boolean;
   keyStep?: string;
   school?: string;
 }
