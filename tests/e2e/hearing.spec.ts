@@ -1,6 +1,13 @@
-import { randomUUID } from 'node:crypto';
 import { expect, test } from '@playwright/test';
-import { andEntered, baseUrl, currentCheck, openJob, proveDead, sentJob } from './technician';
+import {
+  andEntered,
+  baseUrl,
+  currentCheck,
+  enterElsewhere,
+  openJob,
+  proveDead,
+  sentJob,
+} from './technician';
 
 test('a connection that is lost without a word is told of, and taken up again @desk', async ({
   page,
@@ -82,15 +89,7 @@ test('a tap while what somebody else entered is worked out is done after it, and
           watch.observe(main, { attributes: true, attributeFilter: ['aria-busy'] });
         }),
     );
-    const response = await page.request.post(`${baseUrl()}/api/jobs/${jobId}/entries`, {
-      headers: { origin: baseUrl() },
-      data: {
-        entries: [
-          { id: randomUUID(), at: new Date().toISOString(), kind: 'skip', check, reason: 'cannot' },
-        ],
-      },
-    });
-    expect(response.ok()).toBeTruthy();
+    await enterElsewhere(page, jobId, { kind: 'skip', check, reason: 'cannot' });
     return tapped;
   };
   const entered = async () =>
@@ -132,15 +131,7 @@ test('what is asked about the steps of a check is not said of the check that com
   await page.getByRole('button', { name: /^Enter/ }).click();
   const asked = page.getByRole('button', { name: 'Done: enter it' });
   await expect(asked).toBeVisible();
-  const response = await page.request.post(`${baseUrl()}/api/jobs/${jobId}/entries`, {
-    headers: { origin: baseUrl() },
-    data: {
-      entries: [
-        { id: randomUUID(), at: new Date().toISOString(), kind: 'skip', check, reason: 'cannot' },
-      ],
-    },
-  });
-  expect(response.ok()).toBeTruthy();
+  await enterElsewhere(page, jobId, { kind: 'skip', check, reason: 'cannot' });
   await expect(asked).toHaveCount(0);
   await expect(page.getByText('another check stands here now')).toBeVisible();
   const { entries } = await sentJob(page, jobId);

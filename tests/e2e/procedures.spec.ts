@@ -2,7 +2,7 @@ import { expect, test, type Page, type Route } from '@playwright/test';
 import { familyOf } from '../../src/core/appliances/all';
 import type { Entry } from '../../src/core/job-file';
 import { isSound } from './soundness';
-import { baseUrl, openJob, proveDead, sentJob } from './technician';
+import { baseUrl, enterElsewhere, openJob, proveDead, sentJob } from './technician';
 
 /** Procedures with their clocks, as hands go through them. */
 
@@ -368,6 +368,15 @@ test(
       { procedure: 'light-pilot', ends: 'make-gas-safe' },
       { procedure: 'make-gas-safe', ends: 'leave' },
     ]);
+    // Closed over it, the list tells it still, and why it was closed.
+    await enterElsewhere(page, jobId, {
+      kind: 'status',
+      status: 'closed-not-repaired',
+      reason: 'left to the gas supplier',
+    });
+    await page.goto(`${baseUrl()}/?find=Smelled`);
+    const line = page.getByRole('link', { name: /left to the gas supplier/ });
+    await expect(line).toContainText('Gas: make it safe, nothing else');
   },
 );
 
@@ -392,21 +401,11 @@ test(
     await done(page);
     await stepIs(page, 'Let gas clear.');
     const run = page.url();
-    const observed = await page.request.post(`${baseUrl()}/api/jobs/${jobId}/entries`, {
-      headers: { origin: baseUrl() },
-      data: {
-        entries: [
-          {
-            id: crypto.randomUUID(),
-            at: new Date().toISOString(),
-            kind: 'observation',
-            check: 'gas-smell-sniff',
-            value: 'smell',
-          },
-        ],
-      },
+    await enterElsewhere(page, jobId, {
+      kind: 'observation',
+      check: 'gas-smell-sniff',
+      value: 'smell',
     });
-    expect(observed.ok()).toBe(true);
     await stepIs(page, /^Held/);
     await expect(page.getByRole('timer')).toHaveCount(0);
     await expect(page.getByRole('button', { name: 'Done', exact: true })).toHaveCount(0);

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { expect, type Locator, type Page } from '@playwright/test';
 import {
   families,
@@ -149,6 +150,15 @@ export async function sentJob(page: Page, jobId: string): Promise<JobFile> {
     maxRetries: 2,
   });
   return (await response.json()) as JobFile;
+}
+
+/** Writes into a job past the page that is looked at, as another device of the firm does. */
+export async function enterElsewhere(page: Page, jobId: string, entry: object): Promise<void> {
+  const response = await page.request.post(`${baseUrl()}/api/jobs/${jobId}/entries`, {
+    headers: { origin: baseUrl() },
+    data: { entries: [{ id: randomUUID(), at: new Date().toISOString(), ...entry }] },
+  });
+  expect(response.ok(), await response.text()).toBe(true);
 }
 
 /** A tap before a page answers is held, and dropped where its button then says something else: who tests waits. */

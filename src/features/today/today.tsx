@@ -326,11 +326,13 @@ function JobRow({
           </span>
         </Cell>
         <Cell className="col-span-2 text-small lg:col-span-1 lg:text-body">
-          {standing.stop && standing.stage !== 'closed' ? (
+          {/* A job that is closed over a danger is told with it, and with why it was closed. */}
+          {standing.stop && (
             <span className="flex items-center gap-1.5 font-semibold">
               <WarningSign size={18} /> {standing.stop}
             </span>
-          ) : (
+          )}
+          {(!standing.stop || standing.stage === 'closed') && (
             <span className="block truncate lg:whitespace-normal">
               {nextWords(words, standing, timeZone)}
             </span>
@@ -343,7 +345,7 @@ function JobRow({
           {(standing.parts?.length ?? 0) > 0 && standing.stage !== 'closed' && (
             <span className="block text-small">Waits for: {standing.parts!.join(', ')}</span>
           )}
-          {standing.liftedWires > 0 && standing.stage !== 'closed' && (
+          {standing.liftedWires > 0 && (
             <span className="mr-3 text-small font-medium lg:block">
               {wiresLifted(standing.liftedWires)}
             </span>
