@@ -106,10 +106,23 @@ test('smelled gas ends everything until the same sniff finds none, and bars clos
   expect(await currentCheck(page)).toBe('gas-smell-sniff');
   const found = page.getByRole('group', { name: 'What you found' });
   const { none, smell } = family.checks['gas-smell-sniff']!.answers!;
+  const stop = page.getByRole('alert', { name: 'Gas: make it safe, nothing else' });
+  // Told before what follows from it is worked out.
+  const toldWhileBusy = page.evaluate(
+    () =>
+      new Promise<string | null | undefined>((resolve) => {
+        const watch = new MutationObserver(() => {
+          if (!document.body.textContent.includes('Everybody out')) return;
+          watch.disconnect();
+          resolve(document.querySelector('main')?.getAttribute('aria-busy'));
+        });
+        watch.observe(document.body, { subtree: true, childList: true });
+      }),
+  );
   await andEntered(page, () =>
     found.getByRole('button', { name: capital(smell!), exact: true }).click(),
   );
-  const stop = page.getByRole('alert', { name: 'Gas: make it safe, nothing else' });
+  expect(await toldWhileBusy).toBe('true');
   await expect(stop).toContainText('Call the gas supplier from outside');
   await expect(page.locator('[data-check]')).toHaveCount(0);
   expect(await violationsOn(page)).toEqual([]);

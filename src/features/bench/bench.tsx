@@ -31,6 +31,7 @@ import { ProveDeadDialog } from './prove-dead-dialog';
 import { ReadingDisplay } from './reading-display';
 import { StateBar } from './state-bar';
 import { StepsDialog } from './steps-dialog';
+import { useStopOfAnswer } from './use-stop';
 import { SuspectsPanel } from './suspects-panel';
 import { useCheckEntry, type SkipReason } from './use-check-entry';
 import { useTakenSteps } from './use-taken-steps';
@@ -95,6 +96,7 @@ function OpenBench({ initial, first, coming, system }: BenchProps) {
   const served = record.cameWithMore ? undefined : { came, comes };
   const at = useCheckEntry(family, record, system, served?.came, served?.comes);
   const { answer, check, quantity, preview, steps } = at;
+  const stop = useStopOfAnswer(job, answer, at.newer);
   const isWorking = useLasting(!at.isFresh && at.failure === undefined, toldMilliseconds);
   const isWide = useIsWide();
   const [sheet, setSheet] = useState<Sheet>();
@@ -204,7 +206,7 @@ function OpenBench({ initial, first, coming, system }: BenchProps) {
       <StateBar
         job={job}
         state={answer?.state}
-        stop={answer?.answer.stop}
+        stop={stop}
         isHearing={record.isHearing}
         trouble={record.trouble}
         onMakeSafe={() => setSheet('prove-dead')}

@@ -13,6 +13,8 @@ export interface Answered {
   readonly isFresh: boolean;
   /** True while it is a look one step ahead, and a closer one is on its way. */
   readonly isQuick: boolean;
+  /** What has come since, and it does not know of. */
+  readonly newer: readonly Entry[];
   readonly failure: string | undefined;
 }
 
@@ -82,10 +84,12 @@ export function useBenchAnswer(
       isGone = true;
     };
   }, [job, isReady, chosen, by, proofEnds, coming]);
+  const newer = useMemo(() => entriesSince(standing?.job, job), [standing, job]);
   return {
     answer,
     isFresh: isReady && isFor(standing, job, chosen, by, proofEnds),
     isQuick: standing?.isQuick ?? false,
+    newer,
     failure,
   };
 }
@@ -116,6 +120,14 @@ function isFor(
     (answered.proofEnds ?? 0) === proofEnds &&
     isSameRecord(answered.job, job)
   );
+}
+
+const none: readonly Entry[] = [];
+
+function entriesSince(before: JobFile | undefined, { entries }: JobFile): readonly Entry[] {
+  if (!before || before.entries === entries) return none;
+  const known = new Set(before.entries.map(({ id }) => id));
+  return entries.filter(({ id }) => !known.has(id));
 }
 
 /** Entries are never changed, only added: with the same ones, and the same limits, the answer is the same. */

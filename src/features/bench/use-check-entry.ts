@@ -190,6 +190,7 @@ export function useCheckEntry(
     answer,
     isFresh,
     isQuick: answered.isQuick,
+    newer: answered.newer,
     failure,
     check,
     expectation,

@@ -1,7 +1,8 @@
 import { useMemo } from 'react';
 import type { Stop } from '@/core/appliances';
-import { stopNow } from '@/core/job-diagnosis/stop';
-import { walkEntries, type JobFile } from '@/core/job-file';
+import type { BenchAnswer } from '@/core/job-diagnosis';
+import { stopAmong, stopNow } from '@/core/job-diagnosis/stop';
+import { walkEntries, type Entry, type JobFile } from '@/core/job-file';
 import { useFamily } from '@/features/record/family-context';
 
 /** What has stopped a job, such as smelled gas: on every page of it, whoever comes to it by whatever way. */
@@ -11,4 +12,15 @@ export function useStop({ complaint, unit, entries }: JobFile): Stop | undefined
     () => stopNow(family, { complaint, unit, entries }, walkEntries(entries, family.catalogue)),
     [family, complaint, unit, entries],
   );
+}
+
+/** The same from an answer, told of a danger before the answer to it is worked out. @param newer what the answer does not know of. */
+export function useStopOfAnswer(
+  { unit }: JobFile,
+  answer: BenchAnswer | undefined,
+  newer: readonly Entry[],
+): Stop | undefined {
+  const family = useFamily();
+  const told = useMemo(() => stopAmong(family, { unit }, newer), [family, unit, newer]);
+  return told ?? answer?.answer.stop;
 }
