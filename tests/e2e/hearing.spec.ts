@@ -105,7 +105,7 @@ test('a tap while what somebody else entered is worked out is done after it, and
   expect(next).not.toBe(first);
   // The other one has done what stands here: the tap was for that, and not for what comes after it.
   expect(await tapIntoEntry(next!)).toBe(next);
-  await expect(page.getByText('another check stands here now')).toBeVisible();
+  await expect(page.getByText('the check that stands here now')).toBeVisible();
   expect(await currentCheck(page)).not.toBe(next);
   expect(await entered()).toHaveLength(3);
 });
@@ -133,7 +133,7 @@ test('what is asked about the steps of a check is not said of the check that com
   await expect(asked).toBeVisible();
   await enterElsewhere(page, jobId, { kind: 'skip', check, reason: 'cannot' });
   await expect(asked).toHaveCount(0);
-  await expect(page.getByText('another check stands here now')).toBeVisible();
+  await expect(page.getByText('the check that stands here now')).toBeVisible();
   const { entries } = await sentJob(page, jobId);
   expect(entries.at(-1)).toMatchObject({ kind: 'skip', reason: 'cannot' });
   expect(entries.some(({ kind }) => kind === 'reading')).toBe(false);

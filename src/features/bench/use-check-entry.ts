@@ -36,7 +36,7 @@ interface PendingResult {
 }
 
 const tappedTooLate =
-  'Not entered: something else came in while you tapped, and another check stands here now. Look at it, and tap again.';
+  'Not entered: something else came in while you tapped. Look at the check that stands here now, and tap again.';
 
 /** The check at hand: what is typed for it, what that would mean, and how it becomes an entry. */
 export function useCheckEntry(
@@ -178,8 +178,8 @@ export function useCheckEntry(
       void finish(...open.map(entryOfStep), withLifted(entry, answer.state.lifted));
     }
   };
-  useTakenOnceFresh(held, isFresh, ({ tap, ...meant }) => {
-    if (meant.check !== check || meant.by !== by) setProblem(tappedTooLate);
+  useTakenOnceFresh(held, isFresh, ({ tap, isLate, ...meant }) => {
+    if (isLate || meant.check !== check || meant.by !== by) setProblem(tappedTooLate);
     else if (tap.kind === 'found') enter(tap.entry);
     else if (tap.kind === 'skip') skip(tap.reason, tap.words);
     // Other steps than were seen are asked about anew.
