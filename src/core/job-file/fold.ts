@@ -25,8 +25,7 @@ export function foldEntries(
   catalogue: FamilyCatalogue,
   now?: string,
 ): JobState {
-  const { after } = foldAll(entries, catalogue);
-  return withIsolation(factsNow(after, catalogue, now), isolationAfter(entries, catalogue, now));
+  return stateAfter(goThroughEntries(entries, catalogue), catalogue, now);
 }
 
 /** An entry that counts, with the state in which it was made. */
@@ -39,17 +38,36 @@ export interface WalkedEntry {
 export const walkEntries = (entries: readonly Entry[], catalogue: FamilyCatalogue): WalkedEntry[] =>
   foldAll(entries, catalogue).walked;
 
+/** What going through a logbook gives, whatever the time is. */
+export interface LogbookRead {
+  readonly entries: readonly Entry[];
+  readonly walked: readonly WalkedEntry[];
+  /** As the last entry left it. */
+  readonly after: JobState;
+}
+
+/** Goes through a logbook a single time. */
+export const goThroughEntries = (
+  entries: readonly Entry[],
+  catalogue: FamilyCatalogue,
+): LogbookRead => ({ entries, ...foldAll(entries, catalogue) });
+
+/** The state after all entries of a logbook that was gone through. @param now as for `foldEntries`. */
+export const stateAfter = (
+  { entries, after }: LogbookRead,
+  catalogue: FamilyCatalogue,
+  now?: string,
+): JobState =>
+  withIsolation(factsNow(after, catalogue, now), isolationAfter(entries, catalogue, now));
+
 /** Both at once: the logbook is gone through a single time. */
 export function readLogbook(
   entries: readonly Entry[],
   catalogue: FamilyCatalogue,
   now?: string,
 ): { readonly walked: readonly WalkedEntry[]; readonly state: JobState } {
-  const { walked, after } = foldAll(entries, catalogue);
-  return {
-    walked,
-    state: withIsolation(factsNow(after, catalogue, now), isolationAfter(entries, catalogue, now)),
-  };
+  const read = goThroughEntries(entries, catalogue);
+  return { walked: read.walked, state: stateAfter(read, catalogue, now) };
 }
 
 function foldAll(

@@ -2,14 +2,15 @@ import { useMemo } from 'react';
 import type { Stop } from '@/core/appliances';
 import type { BenchAnswer } from '@/core/job-diagnosis';
 import { stopAmong, stopNow } from '@/core/job-diagnosis/stop';
-import { walkEntries, type Entry, type JobFile } from '@/core/job-file';
+import type { Entry, JobFile } from '@/core/job-file';
 import { useFamily } from '@/features/record/family-context';
+import { readOnce } from '@/features/record/read-once';
 
 /** What has stopped a job, such as smelled gas: on every page of it, whoever comes to it by whatever way. */
 export function useStop({ complaint, unit, entries }: JobFile): Stop | undefined {
   const family = useFamily();
   return useMemo(
-    () => stopNow(family, { complaint, unit, entries }, walkEntries(entries, family.catalogue)),
+    () => stopNow(family, { complaint, unit, entries }, readOnce(entries, family).walked),
     [family, complaint, unit, entries],
   );
 }

@@ -2,11 +2,12 @@
 
 import { useMemo, useState } from 'react';
 import { flueSheet } from '@/core/flue-sheet';
-import { walkEntries, type JobFile } from '@/core/job-file';
+import type { JobFile } from '@/core/job-file';
 import type { UnitSystem } from '@/core/quantities';
 import { JobFrame } from '@/features/bench/job-frame';
 import { useJobState } from '@/features/bench/use-job-state';
 import { JobFamily, useFamily } from '@/features/record/family-context';
+import { readOnce } from '@/features/record/read-once';
 import { useJobRecord } from '@/features/record/use-job-record';
 import { clockTime } from '@/features/record/words';
 import { AnalysisFigures } from './analysis-figures';
@@ -31,7 +32,7 @@ function Combustion({ initial, system }: { initial: JobFile; system: UnitSystem 
   const [isImporting, setImporting] = useState(false);
   const state = useJobState(job, family);
   const sheet = useMemo(
-    () => flueSheet(family, job, walkEntries(job.entries, family.catalogue)),
+    () => flueSheet(family, job, readOnce(job.entries, family).walked),
     [family, job],
   );
   return (

@@ -1,10 +1,11 @@
 import { useMemo } from 'react';
 import { familyOfJob } from '@/core/appliances';
 import { jointVerdicts, type JointFinding } from '@/core/job-diagnosis';
-import { walkEntries, type JobFile } from '@/core/job-file';
+import type { JobFile } from '@/core/job-file';
 import { valueText, type UnitSystem } from '@/core/quantities';
 import { CrossedBox, Tick } from '@/ui/marks';
 import { kelvinWords } from './kelvin-words';
+import { readOnce } from './read-once';
 
 /** What readings say together that were taken to be judged together. */
 export function JointFindings({
@@ -53,7 +54,7 @@ export function JointFindingsOfJob({ job, system }: { job: JobFile; system: Unit
     const family = familyOfJob(job);
     return family.joint === undefined
       ? []
-      : jointVerdicts(family, walkEntries(job.entries, family.catalogue));
+      : jointVerdicts(family, readOnce(job.entries, family).walked);
   }, [job]);
   return <JointFindings findings={findings} system={system} />;
 }

@@ -3,7 +3,7 @@
 import { useMemo, useState, type ReactNode } from 'react';
 import type { Stop } from '@/core/appliances';
 import type { BenchAnswer } from '@/core/job-diagnosis';
-import { isClosed, type JobFile } from '@/core/job-file';
+import { isClosed, type JobFile, type JobState } from '@/core/job-file';
 import type { UnitSystem } from '@/core/quantities';
 import { ProveDeadDialog } from '@/features/bench/prove-dead-dialog';
 import { StateBar } from '@/features/bench/state-bar';
@@ -45,7 +45,10 @@ function OpenRepair({ initial, system, firm }: RepairPageProps) {
   const state = useJobState(job, useFamily());
   const stopTold = useStop(job);
   const stop = stopTold ?? worked.answer?.answer.stop;
-  const answer = useMemo(() => withStop(worked.answer, stop), [worked.answer, stop]);
+  const answer = useMemo(
+    () => worked.answer && asItStands(worked.answer, state, stop),
+    [worked.answer, state, stop],
+  );
   return (
     <div className="flex min-h-dvh flex-col">
       <PatternDefinitions />
@@ -86,9 +89,27 @@ function OpenRepair({ initial, system, firm }: RepairPageProps) {
   );
 }
 
-/** A danger that is newer than the answer stops what the answer proposes; that it is over is the next answer's to say. */
-const withStop = (answer: BenchAnswer | undefined, stop: Stop | undefined) =>
-  answer && { ...answer, answer: { ...answer.answer, stop } };
+/**
+ * An answer with what is newer than it and keeps hands off: a danger, a proof that holds no more. That a danger is over is the
+ * next answer's to say, and so is everything else.
+ */
+const asItStands = (
+  answer: BenchAnswer,
+  { power, failedProof, proofEndedBy, provedDeadAt, provedDeadBy, provedDeadUntil }: JobState,
+  stop: Stop | undefined,
+): BenchAnswer => ({
+  ...answer,
+  state: {
+    ...answer.state,
+    power,
+    failedProof,
+    proofEndedBy,
+    provedDeadAt,
+    provedDeadBy,
+    provedDeadUntil,
+  },
+  answer: { ...answer.answer, stop },
+});
 
 function Stages(props: StageProps) {
   const { answer, record } = props;

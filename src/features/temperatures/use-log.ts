@@ -2,8 +2,9 @@
 
 import { useCallback, useMemo, useRef } from 'react';
 import { v7 as newId } from 'uuid';
-import { logsOf, walkEntries, type JobFile, type LoggedCourse } from '@/core/job-file';
+import { logsOf, type JobFile, type LoggedCourse } from '@/core/job-file';
 import { useFamily } from '@/features/record/family-context';
+import { readOnce } from '@/features/record/read-once';
 import type { JobRecord, NewEntry } from '@/features/record/use-job-record';
 
 export interface LogHands {
@@ -104,6 +105,6 @@ export function useLog(record: JobRecord): LogHands {
 }
 
 function useCourses(job: JobFile): readonly LoggedCourse[] {
-  const { catalogue } = useFamily();
-  return useMemo(() => logsOf(walkEntries(job.entries, catalogue)), [job.entries, catalogue]);
+  const family = useFamily();
+  return useMemo(() => logsOf(readOnce(job.entries, family).walked), [job.entries, family]);
 }
