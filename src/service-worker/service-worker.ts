@@ -65,9 +65,7 @@ async function fill(): Promise<void> {
 }
 
 self.addEventListener('activate', (event) => {
-  event.waitUntil(
-    Promise.all([tidy().then(() => self.clients.claim()), askAheadOfStart()]).then(() => undefined),
-  );
+  event.waitUntil(Promise.all([tidy().then(() => self.clients.claim()), askAheadOfStart()]));
 });
 
 /** A browser ends this worker after half a minute of rest: the page is asked for while it starts again, not after. */

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef } from 'react';
+import { useLayoutEffect, useMemo, useRef } from 'react';
 
 /** What was tapped, for which check, and by whom. */
 export interface Tapped<Tap> {
@@ -56,7 +56,8 @@ export function useTakenOnceFresh<Tap>(
   isFresh: boolean,
   take: (held: HeldTap<Tap>) => void,
 ): void {
-  useEffect(() => {
+  // Not put off until after the next tap, which it would then take for one made before it.
+  useLayoutEffect(() => {
     const found = isFresh ? held.settled() : undefined;
     if (found) take(found);
   });
