@@ -246,7 +246,7 @@ function OpenBench({ initial, first, coming, system }: BenchProps) {
                   probes.length > 0 || named?.around ? (
                     <button
                       type="button"
-                      className="h-[118px] w-[46%] shrink-0 border border-hair low:hidden lg:hidden"
+                      className="h-[118px] w-[46%] max-w-[200px] shrink-0 border border-hair low:hidden lg:hidden"
                       onClick={openPicture}
                       aria-label={`Open the whole ${family.drawing.title.toLowerCase()}`}
                     >

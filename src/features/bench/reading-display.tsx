@@ -22,6 +22,7 @@ import { percent } from '@/features/record/words';
 import { patternOf } from '@/ui/patterns';
 import { ReadingRuler, type RulerLane, type RulerNeedle } from '@/ui/reading-ruler';
 import { rulerScale } from '@/ui/ruler-scale';
+import { useIsWide } from '@/ui/screen-width';
 import { Tick, Unequal } from '@/ui/marks';
 
 export interface ReadingDisplayProps {
@@ -49,6 +50,7 @@ export interface ReadingDisplayProps {
 export function ReadingDisplay(props: ReadingDisplayProps) {
   const { expectation, text, parsed, system, earlier, howTaken } = props;
   const section = useRef<HTMLElement>(null);
+  const isWide = useIsWide();
   const isTyping = text !== '';
   useEffect(() => {
     // On a phone long steps push it under the keypad.
@@ -89,29 +91,18 @@ export function ReadingDisplay(props: ReadingDisplayProps) {
           {howTaken}
         </div>
       </div>
-      <div className="hidden lg:block">
+      {/* Its letters grow with it: on a tablet they need not be larger than the reading. */}
+      <div className="max-w-[480px] lg:max-w-none">
         <ReadingRuler
           scale={scale}
           good={bandOf(good)}
           lanes={lanes}
           needle={needle}
           earlier={earlier}
-          goodLabel="good"
+          goodLabel={isWide ? 'good' : undefined}
           overRangeLabel={overRangeLabel(lanes)}
           label={rulerWords(props, quantity, words)}
-          size="full"
-        />
-      </div>
-      <div className="lg:hidden">
-        <ReadingRuler
-          scale={scale}
-          good={bandOf(good)}
-          lanes={lanes}
-          needle={needle}
-          earlier={earlier}
-          overRangeLabel={overRangeLabel(lanes)}
-          label={rulerWords(props, quantity, words)}
-          size="phone"
+          size={isWide ? 'full' : 'phone'}
         />
       </div>
     </section>

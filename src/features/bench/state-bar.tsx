@@ -11,6 +11,7 @@ import { KeptOnItsWay, KeptRow } from '@/features/device/kept-note';
 import { usePresentTechnician } from '@/features/record/technician-context';
 import { RunningTimers } from '@/features/procedures/running-timers';
 import { Wordmark } from '@/ui/marks';
+import { useIsWide } from '@/ui/screen-width';
 import { useSettled } from '@/ui/settled';
 import { DisconnectedSign, ElectricitySign, WarningSign } from '@/ui/signs';
 import { EndedRow } from './ended-row';
@@ -47,6 +48,8 @@ export function StateBar({
   const words = wordsOf(family);
   const isAlone = useSettled(!isHearing);
   const told = useSettled(trouble);
+  // What a desk alone has room for, a phone neither reads nor brings to life.
+  const isWide = useIsWide();
   // A fact without words, such as that something was read, is nobody's to look at.
   const coversOff = Object.keys(state?.facts ?? {}).filter((each) =>
     Object.hasOwn(family.words.covers, each),
@@ -54,35 +57,40 @@ export function StateBar({
   return (
     <>
       <header className="sticky top-0 z-10 flex flex-wrap items-stretch border-b-2 border-rule bg-paper lg:h-14 lg:flex-nowrap">
-        <Link
-          href="/"
-          className="hidden items-center border-r border-hair px-4 lg:flex"
-          aria-label="Ohmmeter, all jobs"
-        >
-          <Wordmark />
-        </Link>
-        <h1 className="sr-only lg:hidden">
-          Job {head.number}, {site?.customer}
-        </h1>
-        <div className="hidden min-w-44 flex-1 items-center gap-4 px-4 lg:flex">
-          <h1 className="shrink-0 text-[24px] font-semibold">{head.number}</h1>
-          <div className="min-w-0 leading-tight">
-            <div className="truncate font-semibold">
-              {site?.customer}, {site?.address}
+        {isWide ? (
+          <>
+            <Link
+              href="/"
+              className="flex items-center border-r border-hair px-4"
+              aria-label="Ohmmeter, all jobs"
+            >
+              <Wordmark />
+            </Link>
+            <div className="flex min-w-44 flex-1 items-center gap-4 px-4">
+              <h1 className="shrink-0 text-[24px] font-semibold">{head.number}</h1>
+              <div className="min-w-0 leading-tight">
+                <div className="truncate font-semibold">
+                  {site?.customer}, {site?.address}
+                </div>
+                <div className="truncate text-small text-ink-2">
+                  {[[unit.make, unit.model].filter(Boolean).join(' '), family.title.toLowerCase()]
+                    .filter(Boolean)
+                    .join(' · ')}{' '}
+                  · {plateWords(job)}
+                </div>
+              </div>
             </div>
-            <div className="truncate text-small text-ink-2">
-              {[[unit.make, unit.model].filter(Boolean).join(' '), family.title.toLowerCase()]
-                .filter(Boolean)
-                .join(' · ')}{' '}
-              · {plateWords(job)}
-            </div>
-          </div>
-        </div>
+          </>
+        ) : (
+          <h1 className="sr-only">
+            Job {head.number}, {site?.customer}
+          </h1>
+        )}
         {isWorkedDead(family) && (
           <PowerState state={state} timeZone={head.timeZone} onMakeSafe={onMakeSafe} />
         )}
-        {coversOff.length > 0 && (
-          <div className="hidden flex-col justify-center border-l border-hair px-3 text-small leading-tight lg:flex">
+        {isWide && coversOff.length > 0 && (
+          <div className="flex flex-col justify-center border-l border-hair px-3 text-small leading-tight">
             <span className="font-semibold">
               {family.catalogue.covers.size > 0 ? 'Covers off' : 'As it stands'}
             </span>
@@ -94,9 +102,11 @@ export function StateBar({
         {state && state.lifted.length > 0 && (
           <div className="flex flex-col justify-center border-l border-hair px-2 text-small leading-tight lg:px-3">
             <span className="font-semibold text-act">{wiresLifted(state.lifted.length)}</span>
-            <span className="hidden max-w-28 truncate lg:inline">
-              {state.lifted.map((each) => terminalName(each.end)).join(', ')}
-            </span>
+            {isWide && (
+              <span className="max-w-28 truncate">
+                {state.lifted.map((each) => terminalName(each.end)).join(', ')}
+              </span>
+            )}
           </div>
         )}
         <div className="order-last flex basis-full border-t border-edge empty:hidden lg:order-none lg:basis-auto lg:border-t-0">
@@ -110,34 +120,39 @@ export function StateBar({
           className="ml-auto flex items-center gap-2 border-l border-hair px-2 lg:px-3"
           aria-label="Job"
         >
-          <Link href="/" className="button relative px-2 lg:hidden">
-            {head.number}
-            <KeptOnItsWay className="absolute inset-x-0 bottom-0.5" />
-          </Link>
-          <Link href={`/jobs/${head.id}/repair`} className="button hidden lg:inline-flex">
-            Repair
-          </Link>
-          <Link href={`/jobs/${head.id}/procedures`} className="button hidden lg:inline-flex">
-            Procedures
-          </Link>
-          {(family.storage ?? family.tap) && (
-            <Link href={`/jobs/${head.id}/temperatures`} className="button hidden lg:inline-flex">
-              Temperatures
+          {isWide ? (
+            <>
+              <Link href={`/jobs/${head.id}/repair`} className="button">
+                Repair
+              </Link>
+              <Link href={`/jobs/${head.id}/procedures`} className="button">
+                Procedures
+              </Link>
+              {(family.storage ?? family.tap) && (
+                <Link href={`/jobs/${head.id}/temperatures`} className="button">
+                  Temperatures
+                </Link>
+              )}
+              {family.flue && (
+                <Link href={`/jobs/${head.id}/combustion`} className="button">
+                  Combustion
+                </Link>
+              )}
+              {(family.storage ?? family.tap ?? family.system) && (
+                <Link href={`/jobs/${head.id}/settings`} className="button hidden 2xl:inline-flex">
+                  Settings
+                </Link>
+              )}
+              <Link href={`/jobs/${head.id}/report`} className="button">
+                Report
+              </Link>
+            </>
+          ) : (
+            <Link href="/" className="button relative px-2">
+              {head.number}
+              <KeptOnItsWay className="absolute inset-x-0 bottom-0.5" />
             </Link>
           )}
-          {family.flue && (
-            <Link href={`/jobs/${head.id}/combustion`} className="button hidden lg:inline-flex">
-              Combustion
-            </Link>
-          )}
-          {(family.storage ?? family.tap ?? family.system) && (
-            <Link href={`/jobs/${head.id}/settings`} className="button hidden 2xl:inline-flex">
-              Settings
-            </Link>
-          )}
-          <Link href={`/jobs/${head.id}/report`} className="button hidden lg:inline-flex">
-            Report
-          </Link>
         </nav>
       </header>
       <EndedRow
@@ -229,7 +244,7 @@ function PowerState({
   }
   return (
     <div
-      className="flex min-h-14 items-center gap-2 border-l-8 border-heat bg-heat-wash px-3"
+      className="flex min-h-14 grow items-center gap-2 border-l-8 border-heat bg-heat-wash px-3 lg:grow-0"
       role="status"
     >
       <ElectricitySign />
@@ -247,7 +262,7 @@ function PowerState({
               : 'live parts'}
         </span>
       </span>
-      <button type="button" className="button ml-1 bg-sheet" onClick={onMakeSafe}>
+      <button type="button" className="button ml-1 bg-sheet whitespace-nowrap" onClick={onMakeSafe}>
         Make safe
       </button>
     </div>
@@ -274,6 +289,6 @@ const endings: Readonly<Record<ProofEnd, string>> = {
   'other-person': 'proved by another person',
   left: 'the unit was left since',
   'wrong-clock': 'dated days ahead',
-  restored: 'a backup was put back since',
+  restored: 'backup put back since',
   'brought-in': 'it came as a file since',
 };

@@ -1,4 +1,4 @@
-import type { DrawnBox, DrawnContact, DrawnLamp } from '../../core/appliances';
+import type { DrawnBox, DrawnContact, DrawnLamp, Drawing } from '../../core/appliances';
 import type { PictureState } from '../../core/job-diagnosis';
 import type { Plan } from './plan';
 
@@ -80,8 +80,16 @@ export function PartBox({
 }
 
 /** The poles of the breaker: live from the left, whatever the rest of the unit does. */
-export function Breaker({ plan, picture }: { plan: Plan; picture: PictureState }) {
-  return plan.drawing.breakers.map(({ branch: id, to }) => {
+export function Breaker({
+  plan,
+  poles,
+  picture,
+}: {
+  plan: Plan;
+  poles: Drawing['breakers'];
+  picture: PictureState;
+}) {
+  return poles.map(({ branch: id, to }) => {
     const { x, y } = plan.drawing.terminals[to]!;
     const isOpen = picture.open.includes(id);
     const isLive = picture.terminals[to]?.live === 'live';

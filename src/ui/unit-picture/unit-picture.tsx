@@ -7,12 +7,16 @@ import type { UnitPictureProps } from './props';
 import { Symbols } from './symbols';
 import { Tank, Vessels } from './tank';
 import { Ways } from './ways';
+import { isTankWithin, partWithin } from './within-view';
 
 /** The unit, drawn from the model: what is live, what flows, what burns, what is lifted, where to touch. */
 export function UnitPicture(props: UnitPictureProps) {
   const { plan, picture, crop, probes, label, onTerminal, colours = {} } = props;
-  const { drawing } = plan;
   const seen = props.view ?? (crop ? cropBox(plan, probes, props.clampOn) : wholeOf(plan));
+  const { drawing } = plan;
+  // A crop is all that a phone shows of it, and most of the rest of its page.
+  const drawn = crop ? partWithin(plan, seen) : drawing;
+  const drawnPlan = crop ? { ...plan, drawing: drawn } : plan;
   const pointOf = (id: string): Point | undefined => {
     const end = freeEndOf(id);
     return end ? freeEnd(plan, end) : (drawing.terminals[id] ?? drawing.points?.[id]);
@@ -25,10 +29,10 @@ export function UnitPicture(props: UnitPictureProps) {
       aria-label={label}
       preserveAspectRatio="xMidYMid meet"
     >
-      <Tank {...props} />
-      <Vessels {...props} />
-      <Ways plan={plan} picture={picture} />
-      {drawing.boxes.map((box) => (
+      {(!crop || isTankWithin(plan, seen)) && <Tank {...props} />}
+      <Vessels {...props} plan={drawnPlan} />
+      <Ways plan={drawnPlan} picture={picture} />
+      {drawn.boxes.map((box) => (
         <PartBox
           key={box.part}
           box={box}
@@ -37,7 +41,7 @@ export function UnitPicture(props: UnitPictureProps) {
           }
         />
       ))}
-      {Object.keys(drawing.routes).map((wire) => (
+      {Object.keys(drawn.routes).map((wire) => (
         <Conductor
           key={wire}
           plan={plan}
@@ -47,14 +51,14 @@ export function UnitPicture(props: UnitPictureProps) {
           colour={colours[wire]}
         />
       ))}
-      {drawing.joints.map(({ x, y }) => (
+      {drawn.joints.map(({ x, y }) => (
         <circle key={`${x} ${y}`} cx={x} cy={y} r="4" fill="var(--ink)" />
       ))}
-      <Breaker plan={plan} picture={picture} />
-      {drawing.lamps?.map((lamp) => (
+      <Breaker plan={plan} poles={drawn.breakers} picture={picture} />
+      {drawn.lamps?.map((lamp) => (
         <Lamp key={lamp.branch} {...lamp} isLit={(picture.ampere[lamp.branch] ?? 0) > 0} />
       ))}
-      {drawing.contacts.map((each) => (
+      {drawn.contacts.map((each) => (
         <Contact
           key={each.branch}
           plan={plan}
@@ -68,7 +72,7 @@ export function UnitPicture(props: UnitPictureProps) {
         />
       ))}
       <Symbols
-        plan={plan}
+        plan={drawnPlan}
         picture={picture}
         suspectedPart={props.suspectedPart}
         isFailed={props.isFailed}
@@ -78,7 +82,7 @@ export function UnitPicture(props: UnitPictureProps) {
       {props.lifted.map((each) => (
         <Lifted key={freeEndId(each)} plan={plan} lifted={each} />
       ))}
-      {Object.entries(drawing.terminals).map(([id, terminal]) => (
+      {Object.entries(drawn.terminals).map(([id, terminal]) => (
         <Terminal
           key={id}
           terminal={terminal}
@@ -88,7 +92,7 @@ export function UnitPicture(props: UnitPictureProps) {
           live={picture.terminals[id]?.live ?? 'dead'}
         />
       ))}
-      {Object.entries(drawing.points ?? {}).map(
+      {Object.entries(drawn.points ?? {}).map(
         ([id, point]) =>
           picture.readouts[id] && (
             <Terminal
