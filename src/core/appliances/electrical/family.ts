@@ -79,7 +79,10 @@ export function electricalFamily(declared: ElectricalDeclaration): ElectricalFam
     procedures,
     checkIds: Object.keys(names.checks),
     questionIds: Object.keys(declaration.questions),
-    parameterHash: parameterHash(own),
+    // When it is asked for: a page that is opened has no time for it.
+    get parameterHash() {
+      return parameterHash(own);
+    },
     isCheckId,
     check: (id) => names.checks[id]!,
     plateOf: (job) => plateOf(declaration, job),

@@ -84,8 +84,16 @@ export function wrongVerdictMinutes(
     : minutes;
 }
 
+const hashes = new WeakMap<FamilyParameters, string>();
+
 /** Names a set of parameters: 64 bits of FNV-1a over its JSON, as 16 hexadecimal digits. */
 export function parameterHash(parameters: FamilyParameters): string {
+  const known = hashes.get(parameters) ?? hashOf(parameters);
+  hashes.set(parameters, known);
+  return known;
+}
+
+function hashOf(parameters: FamilyParameters): string {
   let hash = 0xcbf29ce484222325n;
   for (const character of JSON.stringify(parameters)) {
     hash ^= BigInt(character.codePointAt(0)!);

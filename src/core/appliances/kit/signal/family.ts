@@ -107,7 +107,10 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
     deadPoints: declaration.deadPoints ?? [],
     usualOrder: declaration.usualOrder,
     parameters: own,
-    parameterHash: parameterHash(own),
+    // When it is asked for: a page that is opened has no time for it.
+    get parameterHash() {
+      return parameterHash(own);
+    },
     isCheckId,
     check: (id) => names.checks[id]!,
     plateOf: (job) => declaration.plateOf(job),
