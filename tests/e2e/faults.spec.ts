@@ -116,6 +116,33 @@ test.describe('a call with a bad plate', () => {
   });
 });
 
+test('what was answered for one kind of heater is not said of another that is chosen after it', async ({
+  page,
+}) => {
+  await page.goto(`${baseUrl()}/call`);
+  const choose = (name: string) => page.getByRole('button', { name, exact: true });
+  await choose('Trips the breaker').click();
+  await choose('sudden').click();
+  await page.getByLabel('Upper watts').fill('5500');
+  await choose('Boiler with zones').click();
+  await page.getByLabel('Customer', { exact: true }).fill('Late');
+  await page.getByLabel('Address').fill('5 Test Lane');
+  await page.getByLabel('Input, BTU/h', { exact: true }).fill('102000');
+  await choose('Open the job').click();
+  await expect(page.getByText('Choose what is wrong')).toBeVisible();
+  // Who changes back finds what was said.
+  await choose('Electric, two elements').click();
+  await expect(page.getByLabel('Upper watts')).toHaveValue('5500');
+  await expect(choose('sudden')).toHaveAttribute('aria-pressed', 'true');
+  await choose('Boiler with zones').click();
+  await expect(page.getByLabel('Input, BTU/h', { exact: true })).toHaveValue('102000');
+  await choose('No hot water').click();
+  await choose('Open the job').click();
+  await page.waitForURL(/\/jobs\/[0-9a-f-]{36}$/);
+  const job = await sentJob(page, page.url().split('/').at(-1)!);
+  expect(job.complaint).toMatchObject({ kind: 'no-hot-water', answers: {} });
+});
+
 test('wiring and protection of a unit reach its job file', async ({ page }) => {
   await page.goto(`${baseUrl()}/call`);
   await page.getByRole('button', { name: 'No hot water' }).click();

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { electricStorageOneElement } from '@/core/appliances/electric-storage-one-element';
 import { electricStorageTwoElement } from '@/core/appliances/electric-storage-two-element';
+import { systemBoiler } from '@/core/appliances/system-boiler';
 import { textOf } from '@/core/appliances/all';
-import { callOf, problemsOf, readDraft } from './call-draft';
+import { callOf, complaintOf, problemsOf, readDraft, withFamily } from './call-draft';
 
 const family = electricStorageTwoElement;
 const draft = (change: object = {}) => ({
@@ -80,6 +81,36 @@ describe('a call as it is typed', () => {
         plate: { wiring: 'simultaneous' },
       },
     });
+  });
+
+  it('says of another kind of unit only what that one is asked, and keeps the rest for who changes back', () => {
+    const asked = draft({
+      kind: 'trips-breaker',
+      answers: { onset: 'sudden', reset: 'clicked', toString: 'x', complaint: 'leak' },
+    });
+    expect(complaintOf(family, asked)).toEqual({
+      kind: 'trips-breaker',
+      words: '',
+      answers: { onset: 'sudden', reset: 'clicked' },
+    });
+    const boiler = { ...asked, family: systemBoiler.id, plate: {} };
+    expect(complaintOf(systemBoiler, boiler)).toMatchObject({ kind: undefined, answers: {} });
+    expect(callOf(systemBoiler, boiler, 't', false, 'us').complaint.answers).toEqual({});
+    expect(problemsOf(systemBoiler, boiler, false, 'us').kind).toMatch(/what is wrong/);
+    // A question that both are asked, with answers of their own.
+    const dark = draft({ kind: 'no-hot-water', answers: { display: 'dark', onset: 'sudden' } });
+    expect(complaintOf(systemBoiler, dark).answers).toEqual({ display: 'dark' });
+  });
+
+  it('has what was typed of a plate again where somebody tries another kind of unit and changes back', () => {
+    const typed = draft();
+    const tried = { ...typed, ...withFamily(typed, systemBoiler.id) };
+    expect(tried).toMatchObject({ family: systemBoiler.id, plate: {} });
+    const filled = { ...tried, plate: { input: '102000' } };
+    const back = { ...filled, ...withFamily(filled, family.id) };
+    expect(back).toMatchObject({ family: family.id, plate: typed.plate });
+    expect(withFamily(back, systemBoiler.id).plate).toEqual({ input: '102000' });
+    expect(withFamily(back, family.id).plate).toEqual(typed.plate);
   });
 
   it('of a heater with one element says nothing of how two are wired', () => {

@@ -23,6 +23,8 @@ export interface CallDraft {
   readonly address: string;
   /** What was typed or chosen of the plate and the site, by the family's fields. */
   readonly plate: TypedPlate;
+  /** The same of kinds of unit that were chosen before, for who changes back. */
+  readonly otherPlates: Readonly<Record<string, TypedPlate>>;
   readonly make: string;
   readonly model: string;
   readonly serial: string;
@@ -39,6 +41,7 @@ const emptyCall: CallDraft = {
   customer: '',
   address: '',
   plate: {},
+  otherPlates: {},
   make: '',
   model: '',
   serial: '',
@@ -54,6 +57,15 @@ export function readDraft(text: string): CallDraft {
     return emptyCall;
   }
 }
+
+/** What changes in a draft where another kind of unit is chosen: nothing that was said of the one before is lost. */
+export const withFamily = (
+  { family, plate, otherPlates }: CallDraft,
+  chosen: string,
+): Pick<CallDraft, 'family' | 'plate' | 'otherPlates'> => {
+  const plates = { ...otherPlates, [family]: plate };
+  return { family: chosen, plate: plates[chosen] ?? {}, otherPlates: plates };
+};
 
 /** What was typed in a field: a bare number is in the unit that its label names. */
 const readField = (text: string, { quantity, usUnit }: NumberField, system: UnitSystem) =>
@@ -77,7 +89,8 @@ export function problemsOf(
   system: UnitSystem,
 ): Problems {
   const problems: Record<string, string> = {};
-  if (!draft.kind) problems.kind = 'Choose what is wrong: it splits the field most.';
+  if (!complaintOf(family, draft).kind)
+    problems.kind = 'Choose what is wrong: it splits the field most.';
   if (isKnown) return problems;
   if (draft.customer.trim() === '') problems.customer = 'Who is it for? A name is enough.';
   if (draft.address.trim() === '') problems.address = 'Where is it? A street is enough.';
@@ -116,6 +129,25 @@ function rangeWords({ what, range, labelUs, usUnit, quantity }: NumberField, sys
 export const saidOf = (family: ApplianceFamily, { plate }: CallDraft, system: UnitSystem) =>
   plateSaid(family.plateFields, plate, (text, field) => numberIn(text, field, system));
 
+/**
+ * What is wrong, as this family is asked about it. What was chosen before another kind of unit was stays in the draft, for who
+ * changes back, and is not said of the other.
+ */
+export function complaintOf(family: ApplianceFamily, { kind, words, answers }: CallDraft) {
+  const asked = family.questionIds.filter((each) => each !== 'complaint');
+  return {
+    kind: family.askedComplaints.find((each) => each === kind),
+    words,
+    answers: Object.fromEntries(
+      asked.flatMap((question) => {
+        const answer = answers[question];
+        const isOneOf = answer !== undefined && family.questions[question]!.values.includes(answer);
+        return isOneOf ? [[question, answer]] : [];
+      }),
+    ),
+  };
+}
+
 /** The call as the server takes it. */
 export function callOf(
   family: ApplianceFamily,
@@ -124,7 +156,7 @@ export function callOf(
   isKnown: boolean,
   system: UnitSystem,
 ) {
-  const complaint = { kind: draft.kind, words: draft.words, answers: draft.answers };
+  const complaint = complaintOf(family, draft);
   if (isKnown) {
     return { technicianId, complaint, knownUnitId: draft.knownUnit?.id, newUnit: undefined };
   }

@@ -11,7 +11,14 @@ import { JobFamily, useFamily, useFamilyNamed } from '@/features/record/family-c
 import { usePresentTechnician } from '@/features/record/technician-context';
 import { useDraft } from '@/features/record/use-draft';
 import { PageBar } from '@/ui/page-bar';
-import { problemsOf, readDraft, type CallDraft, type Problems, type TextKey } from './call-draft';
+import {
+  problemsOf,
+  readDraft,
+  withFamily,
+  type CallDraft,
+  type Problems,
+  type TextKey,
+} from './call-draft';
 import { ChoiceGrid, ChoiceRow, Column, Field } from './call-fields';
 import { KnownUnitField } from './known-unit-field';
 import { openCall } from './open-call';
@@ -206,7 +213,7 @@ function NewUnitFields({
           label="Kind of heater"
           options={familyList.map(({ id, title }) => ({ value: id, label: title }))}
           chosen={family.id}
-          onChoose={(id) => set({ family: id, plate: {} })}
+          onChoose={(id) => set(withFamily(draft, id))}
         />
       )}
       {input('customer', 'Customer')}

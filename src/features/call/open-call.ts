@@ -81,7 +81,7 @@ function jobOfCall(
   technician: PresentTechnician,
   { system, timeZone }: { readonly system: UnitSystem; readonly timeZone: string },
 ): JobFile {
-  const { newUnit } = call;
+  const { newUnit, complaint } = call;
   const typed = newUnit && {
     family: family.id,
     ...Object.fromEntries(
@@ -102,13 +102,8 @@ function jobOfCall(
     },
     unit: draft.knownUnit?.unit ?? typed!,
     complaint: {
-      kind: draft.kind as NonNullable<JobFile['complaint']>['kind'],
-      words: draft.words,
-      answers: Object.fromEntries(
-        Object.entries(draft.answers).flatMap(([key, value]) =>
-          value === undefined ? [] : [[key, value]],
-        ),
-      ),
+      ...complaint,
+      kind: complaint.kind as NonNullable<JobFile['complaint']>['kind'],
     },
     people: [
       {
