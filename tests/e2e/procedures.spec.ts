@@ -440,6 +440,45 @@ test(
 );
 
 test(
+  'a reading that is entered sooner than its least time stands there until the reason is given',
+  { tag: '@phone' },
+  async ({ page }) => {
+    const jobId = await openJob(page, {
+      kind: 'no-hot-water',
+      customer: 'Too soon',
+      family: gasTitle,
+      plate: {
+        chosen: ['one thin lead, no light'],
+        typed: { 'Input, BTU/h': '39900', Gallons: '40' },
+      },
+    });
+    const run = crypto.randomUUID();
+    await enterElsewhere(page, jobId, {
+      kind: 'step',
+      procedure: 'change-thermocouple',
+      run,
+      step: 'after',
+      phase: 'started',
+    });
+    await page.goto(`${baseUrl()}/jobs/${jobId}/procedures?run=${run}`);
+    await stepIs(page, /Loaded millivolts/);
+    const keys = page.getByRole('group', { name: 'Keypad' });
+    for (const each of ['1', '4']) {
+      await keys.getByRole('button', { name: each, exact: true }).click();
+    }
+    await keys.getByRole('button', { name: /^Enter/ }).click();
+    await expect(page.getByText('Its least time has not passed.')).toBeVisible();
+    const typed = page.getByLabel(/, value$/);
+    await expect(typed).toHaveValue('14');
+    await page.getByLabel(/why is it enough/).fill('it stands since five minutes');
+    await keys.getByRole('button', { name: /^Enter/ }).click();
+    await expect
+      .poll(async () => (await sentJob(page, jobId)).entries.filter((each) => 'value' in each))
+      .toMatchObject([{ check: 'loaded-millivolts', value: { volt: 0.014 } }]);
+  },
+);
+
+test(
   'a repair is not closed over a wire that nobody confirmed, but with a reason',
   { tag: '@phone' },
   async ({ page }) => {

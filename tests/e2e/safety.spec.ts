@@ -19,15 +19,69 @@ const makeSafe = async (page: Page, options?: Parameters<typeof proveDead>[1]) =
   await proveDead(page, options);
 };
 
+const refuseAll = () => {
+  const refuse = () => {
+    throw new DOMException('full', 'QuotaExceededError');
+  };
+  IDBObjectStore.prototype.add = refuse;
+  IDBObjectStore.prototype.put = refuse;
+};
+
 /** This browser's own store refuses everything from now on, as one that is full or switched off. */
-const refuseStore = (page: Page) =>
-  page.evaluate(() => {
-    const refuse = () => {
-      throw new DOMException('full', 'QuotaExceededError');
-    };
-    IDBObjectStore.prototype.add = refuse;
-    IDBObjectStore.prototype.put = refuse;
+const refuseStore = (page: Page) => page.evaluate(refuseAll);
+
+test('what neither the device nor the server takes stands where it was typed', async ({ page }) => {
+  const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Nowhere to keep it' });
+  await currentCheck(page);
+  await page.route('**/api/jobs/*/entries', (route) =>
+    route.request().method() === 'POST' ? route.abort() : route.continue(),
+  );
+  await page.addInitScript(refuseAll);
+  const open = async (at: string) => {
+    await page.goto(`${baseUrl()}/jobs/${jobId}${at}`);
+    await isAwake(page);
+  };
+  await test.step('a setting of the sheet', async () => {
+    await open('/settings');
+    const field = page
+      .getByLabel(/ as found$/)
+      .and(page.locator('input'))
+      .first();
+    await field.fill('120');
+    await field.press('Enter');
+    await expect(page.getByText(/^Not entered: neither/)).toBeVisible();
+    await expect(field).toHaveValue('120');
   });
+  await test.step('a dial on the repair page, and the reason of a closing', async () => {
+    await open('/repair');
+    const field = page.getByLabel(/ as left$/).first();
+    await field.fill('122');
+    await field.press('Enter');
+    await expect(page.getByText(/^Not entered: neither/)).toBeVisible();
+    await expect(field).toHaveValue('122');
+    const reason = page.getByLabel(/^Reason/);
+    await reason.fill('nobody at home');
+    await page.getByRole('button', { name: 'Close, not repaired' }).click();
+    await expect(page.getByText(/^Not closed: neither/)).toBeVisible();
+    await expect(reason).toHaveValue('nobody at home');
+  });
+  await test.step('a temperature, whose log is begun once it can be', async () => {
+    await open('/temperatures');
+    await page.getByRole('button', { name: /Read$/ }).first().click();
+    const dialog = page.getByRole('dialog');
+    for (const each of ['1', '1', '8']) {
+      await dialog.getByRole('button', { name: each, exact: true }).click();
+    }
+    await dialog.getByRole('button', { name: /^Enter/ }).click();
+    await expect(dialog.getByText(/^Not entered: neither/)).toBeVisible();
+    await page.unroute('**/api/jobs/*/entries');
+    await dialog.getByRole('button', { name: /^Enter/ }).click();
+    await expect(dialog).toHaveCount(0);
+    const logs = async () =>
+      (await sentJob(page, jobId)).entries.flatMap((each) => (each.kind === 'log' ? [each] : []));
+    await expect.poll(logs).toMatchObject([{ phase: 'started' }, { phase: 'samples' }]);
+  });
+});
 
 test('a proof of dead runs out by itself when nobody has written for hours', async ({ page }) => {
   await page.clock.install();

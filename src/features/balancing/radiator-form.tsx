@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { radiatorKinds, type BalancedRadiator, type RadiatorKind } from '@/core/balancing';
 import type { UnitSystem } from '@/core/quantities';
+import { notEntered } from '@/features/record/not-entered';
 import { radiatorKindWords } from '@/features/record/balancing-words';
 import type { JobRecord } from '@/features/record/use-job-record';
 import { useDraft } from '@/features/record/use-draft';
@@ -72,8 +73,7 @@ export function RadiatorForm({
       ...(watt === undefined ? {} : { rated: { watt } }),
       ...(celsius === undefined ? {} : { roomTemperature: { celsius } }),
     });
-    if (!isKept)
-      return setProblem('Not entered: neither this device nor the server has it. Try again.');
+    if (!isKept) return setProblem(notEntered);
     for (const [, setText] of [room, height, width, rated, roomCelsius]) setText('');
     onDone?.();
   };

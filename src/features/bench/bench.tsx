@@ -461,7 +461,7 @@ function OpenBench({ initial, first, coming, system }: BenchProps) {
           touched={touched}
           system={system}
           onClose={close}
-          onEnter={(entry) => void at.record(entry)}
+          onEnter={(entry) => at.record(entry)}
         />
       )}
       <Dialog title="Logbook" isOpen={sheet === 'logbook'} onClose={close}>
@@ -482,7 +482,7 @@ function OpenBench({ initial, first, coming, system }: BenchProps) {
           system={system}
           timeZone={job.job.timeZone}
           onClose={() => setCorrecting(undefined)}
-          onCorrect={(correction) => void at.record(correction)}
+          onCorrect={(correction) => at.record(correction)}
         />
       )}
       {at.pending && (

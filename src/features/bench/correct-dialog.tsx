@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { quantityOf, type Entry, type Value } from '@/core/job-file';
 import { keyOfQuantity, parseReading, type UnitSystem } from '@/core/quantities';
@@ -29,28 +29,34 @@ export function CorrectDialog({
   system: UnitSystem;
   timeZone: string | undefined;
   onClose(): void;
-  onCorrect(correction: NewEntry): void;
+  /** Gives false where it could not be entered. */
+  onCorrect(correction: NewEntry): Promise<boolean>;
 }) {
   const family = useFamily();
   const words = useWords();
   const [text, setText] = useState('');
   const [reason, setReason] = useState<string>(reasons[0]);
   const [problem, setProblem] = useState<string>();
+  const isBusy = useRef(false);
   const check = 'check' in entry && family.isCheckId(entry.check) ? entry.check : undefined;
   const quantity = entry.kind === 'reading' ? quantityOf(entry, family.catalogue) : undefined;
 
-  const correct = (replacement: Entry | null) => {
+  const correct = async (replacement: Entry | null) => {
     if (reason.trim() === '') {
       setProblem('A correction needs its reason.');
       return;
     }
-    onCorrect({
+    if (isBusy.current) return;
+    isBusy.current = true;
+    const isKept = await onCorrect({
       kind: 'correction',
       replaces: entry.id,
       entry: replacement,
       reason: reason.trim(),
     });
-    onClose();
+    isBusy.current = false;
+    if (isKept) onClose();
+    else setProblem('Not corrected: neither this device nor the server has it. Try again.');
   };
   const correctReading = () => {
     if (entry.kind !== 'reading' || !quantity) return;
@@ -67,7 +73,7 @@ export function CorrectDialog({
       parsed.kind === 'over-range'
         ? { overRange: true }
         : { [keyOfQuantity(quantity)]: parsed.value };
-    correct({ ...entry, id: newId(), value });
+    void correct({ ...entry, id: newId(), value });
   };
 
   return (
@@ -102,7 +108,7 @@ export function CorrectDialog({
                   key={value}
                   type="button"
                   className="button"
-                  onClick={() => correct({ ...entry, id: newId(), value })}
+                  onClick={() => void correct({ ...entry, id: newId(), value })}
                 >
                   {words.outcome(check, value)}
                 </button>
@@ -145,7 +151,7 @@ export function CorrectDialog({
             Correct it
           </button>
         )}
-        <button type="button" className="button flex-1" onClick={() => correct(null)}>
+        <button type="button" className="button flex-1" onClick={() => void correct(null)}>
           Strike it out
         </button>
       </div>

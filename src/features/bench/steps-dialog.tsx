@@ -25,6 +25,7 @@ export function StepsDialog({
   const words = useWords();
   const needsProof = steps.some((each) => each.kind === 'power-off-and-prove');
   const canStayAsItIs = !isLive || needsProof;
+  const hasWires = steps.some(({ kind }) => kind === 'lift-wire' || kind === 'refit-wire');
   return (
     <Dialog title="Was this done?" isOpen onClose={onClose}>
       <ul className="mb-4 list-disc pl-5">
@@ -46,7 +47,7 @@ export function StepsDialog({
           <button type="button" className="button flex-1" onClick={onAsItIs}>
             {isLive
               ? 'It stood open already: enter it as read'
-              : 'No: enter it as read, wires as they are'}
+              : `No: enter it as read${hasWires ? ', wires as they are' : ''}`}
           </button>
         )}
       </div>

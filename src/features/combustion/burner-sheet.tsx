@@ -8,6 +8,7 @@ import type { JobState } from '@/core/job-file';
 import { withState } from '@/features/bench/new-entries';
 import { refusalOf } from '@/features/bench/refusal';
 import { stepWords } from '@/features/bench/step-words';
+import { notEntered } from '@/features/record/not-entered';
 import { useFamily, useWords } from '@/features/record/family-context';
 import type { JobRecord } from '@/features/record/use-job-record';
 import { useDraft } from '@/features/record/use-draft';
@@ -54,7 +55,7 @@ export function BurnerSheet({
       ),
     );
     if (isKept) setDraft('');
-    else setProblem('Not entered: neither this device nor the server has it. Try again.');
+    else setProblem(notEntered);
   };
   return (
     <section aria-labelledby="burners" className="mt-8 border-t-2 border-rule pt-2">

@@ -12,6 +12,7 @@ import {
 } from '@/core/flue-sheet';
 import type { UnitSystem } from '@/core/quantities';
 import { rowsOfFile } from '@/features/files/rows-of-file';
+import { notEntered } from '@/features/record/not-entered';
 import { useFamily } from '@/features/record/family-context';
 import type { NewEntry } from '@/features/record/use-job-record';
 import { capital } from '@/features/record/words';
@@ -95,7 +96,7 @@ export function PrintoutDialog({
           onChange={setOpened}
           onTake={async (entry) => {
             if (await onTake(entry)) close();
-            else setProblem('Not entered: neither this device nor the server has it. Try again.');
+            else setProblem(notEntered);
           }}
         />
       )}

@@ -9,6 +9,7 @@ import {
   type Outlet,
 } from '@/core/mixing-valve';
 import { valueText, type UnitSystem } from '@/core/quantities';
+import { notEntered } from '@/features/record/not-entered';
 import { outletWords, ruleWords } from '@/features/record/mixing-words';
 import { NumberField, typedNumber } from '@/features/record/number-field';
 import { useDraft } from '@/features/record/use-draft';
@@ -67,8 +68,7 @@ export function BeginForm({
       wanted: { celsius },
       ...(rule === 'own' ? { limit: { celsius: ownCelsius } } : {}),
     });
-    if (!isKept)
-      return setProblem('Not entered: neither this device nor the server has it. Try again.');
+    if (!isKept) return setProblem(notEntered);
     for (const [, setText] of [own, wanted]) setText('');
     onDone();
   };

@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import type { MixingEnd } from '@/core/mixing-valve';
 import type { UnitSystem } from '@/core/quantities';
+import { notEntered } from '@/features/record/not-entered';
 import { NumberField, typedNumber } from '@/features/record/number-field';
 import { useDraft } from '@/features/record/use-draft';
 import type { JobRecord } from '@/features/record/use-job-record';
@@ -36,7 +37,7 @@ export function EndForm({
       ...(typed.kind === 'number' ? { farthest: { celsius: typed.value } } : {}),
     });
     if (isKept) farthest[1]('');
-    else setProblem('Not entered: neither this device nor the server has it. Try again.');
+    else setProblem(notEntered);
   };
   const boxes = [
     { words: 'Cap on and locked', is: isLocked, set: setLocked },

@@ -8,6 +8,7 @@ import {
   type MixingSession,
 } from '@/core/mixing-valve';
 import type { UnitSystem } from '@/core/quantities';
+import { notEntered } from '@/features/record/not-entered';
 import { useFamily } from '@/features/record/family-context';
 import { eighthsWords } from '@/features/record/mixing-words';
 import { NumberField, typedNumber } from '@/features/record/number-field';
@@ -129,7 +130,7 @@ export function ReadForm({
       ...evidenceOfStep(family, record.job.entries, steps, reading),
     );
     if (!isKept) {
-      return setProblem('Not entered: neither this device nor the server has it. Try again.');
+      return setProblem(notEntered);
     }
     for (const [, setText] of [...Object.values(drafts), reason]) setText('');
     setMoved(undefined);

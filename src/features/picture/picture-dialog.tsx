@@ -36,7 +36,7 @@ export function PictureDialog({
   touched: string | undefined;
   system: UnitSystem;
   onClose(): void;
-  onEnter(entry: NewEntry): void;
+  onEnter(entry: NewEntry): Promise<boolean>;
 }) {
   const family = useFamily();
   const words = useWords();

@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { isWorkedDead } from '@/core/appliances';
 import type { PictureSetting, ProbeAnswer } from '@/core/job-diagnosis';
 import {
@@ -13,6 +13,7 @@ import {
 import { keyOfQuantity, parseReading, type UnitSystem } from '@/core/quantities';
 import { BandTable } from '@/features/bench/why-this';
 import { bandOf, goodWords } from '@/features/bench/reading-display';
+import { notEntered } from '@/features/record/not-entered';
 import { useFamily } from '@/features/record/family-context';
 import type { NewEntry } from '@/features/record/use-job-record';
 import { useMeter } from '@/features/record/use-meter';
@@ -39,12 +40,14 @@ export function ProbePanel({
   answer: ProbeAnswer | undefined;
   ranking: readonly string[];
   system: UnitSystem;
-  onEnter(entry: NewEntry): void;
+  /** Gives false where it could not be entered. */
+  onEnter(entry: NewEntry): Promise<boolean>;
 }) {
   const family = useFamily();
   const { meter } = useMeter();
   const [text, setText] = useState('');
   const [problem, setProblem] = useState<string>();
+  const isBusy = useRef(false);
   const [a, b] = probes;
   const { drawing } = family;
   const nameOf = (id: string) => {
@@ -72,7 +75,8 @@ export function ProbePanel({
   const { quantity, good, bands } = answer;
   const isMains = isWorkedDead(family);
 
-  const enter = () => {
+  const enter = async () => {
+    if (isBusy.current) return;
     const parsed = parseReading(text, { quantity, system, loneOneIsDoubtful: true });
     if (parsed.kind === 'problem') return setProblem(parsed.message);
     if (parsed.kind === 'ask') return setProblem(`${parsed.question} Type OL, or 1.0 for one.`);
@@ -87,7 +91,8 @@ export function ProbePanel({
       parsed.kind === 'over-range'
         ? { overRange: true }
         : { [keyOfQuantity(quantity)]: parsed.value };
-    onEnter({
+    isBusy.current = true;
+    const isKept = await onEnter({
       kind: 'reading',
       ...('between' in target ? { between: [...target.between] } : target),
       quantity,
@@ -97,6 +102,10 @@ export function ProbePanel({
         : {}),
       state: family.statedOf(setting, answer.state),
     });
+    isBusy.current = false;
+    if (!isKept) {
+      return setProblem(notEntered);
+    }
     setText('');
     setProblem(undefined);
   };
@@ -128,7 +137,7 @@ export function ProbePanel({
         className="mt-3 flex gap-2"
         onSubmit={(event) => {
           event.preventDefault();
-          enter();
+          void enter();
         }}
       >
         <label className="min-w-0 flex-1 text-small font-medium">

@@ -31,7 +31,7 @@ export function PartFitting({
   system: UnitSystem;
   /** Its kind. */
   part: string;
-  onFinish(outcome: StepOutcome, ...results: UnstampedEntry[]): void;
+  onFinish(outcome: StepOutcome, ...results: UnstampedEntry[]): Promise<boolean>;
 }) {
   const family = useFamily();
   const { job } = record;
@@ -52,7 +52,7 @@ export function PartFitting({
     type(key, text);
   };
 
-  const enter = () => {
+  const enter = async () => {
     const { says, wrong } = saidOf(required, typed, system);
     if (wrong) return setProblem(wrong);
     const missed = mismatches(required, says);
@@ -62,7 +62,7 @@ export function PartFitting({
       setProblem(tried === undefined ? undefined : 'It differs: say why it is taken all the same.');
       return;
     }
-    onFinish(
+    const isEntered = await onFinish(
       { result: missed.length === 0 ? 'matches' : 'taken-with-note' },
       {
         kind: 'part',
@@ -73,7 +73,7 @@ export function PartFitting({
         ...(note === '' ? {} : { note }),
       },
     );
-    setDraft('');
+    if (isEntered) setDraft('');
   };
 
   return (
@@ -119,7 +119,7 @@ export function PartFitting({
       <button
         type="button"
         className="button button-act mt-3 min-h-16 w-full text-[22px]"
-        onClick={enter}
+        onClick={() => void enter()}
       >
         {tried ? 'Take it, with the note' : 'It is in'}
       </button>

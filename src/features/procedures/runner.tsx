@@ -52,18 +52,23 @@ export function Runner({ position, ...props }: RunnerProps & { readonly position
   const isLate = wasOverAtFirst && timer?.endsBy === 'time';
   const needsWords = isTooEarly || isLate;
 
-  const finish = async (outcome: StepOutcome, ...results: UnstampedEntry[]) => {
-    if (busy.current === here) return;
-    if (missing.length > 0) return setProblem('First what stands above: it does not hold now.');
+  /** Gives false where the step has not ended: what was typed for it stands there still. */
+  const finish = async (outcome: StepOutcome, ...results: UnstampedEntry[]): Promise<boolean> => {
+    if (busy.current === here) return false;
+    if (missing.length > 0) {
+      setProblem('First what stands above: it does not hold now.');
+      return false;
+    }
     const now = clock.read();
     const isEarly = timer !== undefined && ['waits', 'running'].includes(timerPhase(timer, now));
     const needsReason = isEarly || isLate;
     if (needsReason && early.trim() === '') {
-      return setProblem(
+      setProblem(
         isEarly
           ? 'Its least time has not passed. Say why it is enough, or wait.'
           : 'It ran over while nobody looked. Say what is to be seen.',
       );
+      return false;
     }
     busy.current = here;
     setBusy(true);
@@ -80,9 +85,10 @@ export function Runner({ position, ...props }: RunnerProps & { readonly position
       setBusy(false);
     }
     setProblem(way ? undefined : 'Not entered: see above.');
-    if (!way) return;
+    if (!way) return false;
     setEarly('');
     if (way.opened) onOpen(way.opened);
+    return true;
   };
 
   // A wait that ends by its time moves on by itself, as long as somebody sees it come due.
@@ -158,7 +164,7 @@ export function Runner({ position, ...props }: RunnerProps & { readonly position
             isReady={!isTooEarly}
             isWhole={isShort}
             repeats={repeats}
-            onFinish={(...given) => void finish(...given)}
+            onFinish={finish}
           />
           {timer && (
             <>

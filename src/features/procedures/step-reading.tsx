@@ -25,7 +25,7 @@ export function StepReading({
   run: ProcedureRun;
   check: string;
   system: UnitSystem;
-  onFinish(outcome: StepOutcome, ...results: UnstampedEntry[]): void;
+  onFinish(outcome: StepOutcome, ...results: UnstampedEntry[]): Promise<boolean>;
 }) {
   const family = useFamily();
   const words = useWords();
@@ -40,7 +40,7 @@ export function StepReading({
     !isOwn ||
     family.isAllowed(check, { liveWork: liveWorkAllowed(job), gasWork: gasWorkAllowed(job) });
 
-  const enter = () => {
+  const enter = async () => {
     const parsed = parseReading(text, { quantity, system, loneOneIsDoubtful: true });
     if (parsed.kind === 'problem') return setProblem(parsed.message);
     if (parsed.kind === 'ask') return setProblem(`${parsed.question} Type OL, or 1.0 for one.`);
@@ -57,11 +57,11 @@ export function StepReading({
         ? { leads: { ohm: meter.leadOhm } }
         : {}),
     };
-    onFinish(
+    const isEntered = await onFinish(
       { result: valueWords(value, system, quantity) },
       (isOwn ? withState(family, entry, check, []) : entry) as UnstampedEntry,
     );
-    setText('');
+    if (isEntered) setText('');
   };
 
   return (
@@ -94,7 +94,7 @@ export function StepReading({
             setProblem(undefined);
             setText(event.target.value);
           }}
-          onKeyDown={(event) => event.key === 'Enter' && isAllowed && enter()}
+          onKeyDown={(event) => event.key === 'Enter' && isAllowed && void enter()}
         />
       </label>
       {problem && (
@@ -110,7 +110,7 @@ export function StepReading({
             setProblem(undefined);
             setText(next);
           }}
-          onEnter={enter}
+          onEnter={() => void enter()}
           entering={text === '' ? undefined : text}
           goesOver={quantity === 'resistance'}
           goesBelow={quantityTable[quantity].reach[0] < 0}

@@ -28,7 +28,8 @@ interface StepWorkProps extends RunnerProps {
   readonly isWhole: boolean;
   readonly repeats:
     { readonly done: number; readonly must: boolean; readonly may: boolean } | undefined;
-  onFinish(outcome: StepOutcome, ...results: UnstampedEntry[]): void;
+  /** Gives false where the step has not ended. */
+  onFinish(outcome: StepOutcome, ...results: UnstampedEntry[]): Promise<boolean>;
 }
 
 /** What a step asks of the hands: an answer, a reading, settings, a part, wires, another procedure, or one tap. */

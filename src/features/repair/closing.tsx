@@ -33,7 +33,7 @@ export function Closing({ record, answer }: { record: JobRecord; answer: BenchAn
   const isRepaired = state.repairsDone.length > 0;
   const recheckBy = recheck && new Date(askedOn + recheck.days * 86_400_000).toISOString();
 
-  const close = (status: Closed) => {
+  const close = async (status: Closed) => {
     const given = reason.trim();
     const problem = closingProblem(
       { state, proof, stop: answer.answer.stop },
@@ -41,14 +41,15 @@ export function Closing({ record, answer }: { record: JobRecord; answer: BenchAn
     );
     if (problem) return setProblem(problem);
     setProblem(undefined);
-    void append({
+    const isKept = await append({
       kind: 'status',
       status,
       ...(given ? { reason: given } : {}),
       ...(status === 'closed-repaired' ? { next: nextProof(job) } : {}),
       ...(status !== 'waiting-for-part' && recheckBy ? { recheckBy } : {}),
     });
-    setReason('');
+    if (isKept) setReason('');
+    else setProblem('Not closed: neither this device nor the server has it. See above.');
   };
 
   if (isOver) {
@@ -101,16 +102,20 @@ export function Closing({ record, answer }: { record: JobRecord; answer: BenchAn
           <button
             type="button"
             className="button button-act min-h-14 text-lead"
-            onClick={() => close('closed-repaired')}
+            onClick={() => void close('closed-repaired')}
           >
             {proof.verdict === 'proved' ? 'Close: repaired and proved' : 'Close as repaired'}
           </button>
         )}
         <div className="grid grid-cols-2 gap-2">
-          <button type="button" className="button" onClick={() => close('waiting-for-part')}>
+          <button type="button" className="button" onClick={() => void close('waiting-for-part')}>
             Waiting for a part
           </button>
-          <button type="button" className="button" onClick={() => close('closed-not-repaired')}>
+          <button
+            type="button"
+            className="button"
+            onClick={() => void close('closed-not-repaired')}
+          >
             Close, not repaired
           </button>
         </div>

@@ -60,10 +60,10 @@ export function PartList({
             {...{ record, state, system }}
             run={{ repair }}
             part={fits}
-            onFinish={(_, ...results) => {
-              void record.append(...(results as NewEntry[])).then((isKept) => {
-                if (isKept) setFitting(false);
-              });
+            onFinish={async (_, ...results) => {
+              const isKept = await record.append(...(results as NewEntry[]));
+              if (isKept) setFitting(false);
+              return isKept;
             }}
           />
         </Dialog>

@@ -1,7 +1,7 @@
 'use client';
 
 import { Link } from '@/ui/link';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import type { SettingField as SettingFieldOf } from '@/core/appliances';
 import type { JobState, Measured } from '@/core/job-file';
 import {
@@ -12,6 +12,7 @@ import {
   valueText,
   type UnitSystem,
 } from '@/core/quantities';
+import { notEntered } from '@/features/record/not-entered';
 import type { JobRecord } from '@/features/record/use-job-record';
 import { useFamily } from '@/features/record/family-context';
 import { useDraft } from '@/features/record/use-draft';
@@ -89,9 +90,10 @@ export function SettingInput({
 }) {
   const [text, setText] = useDraft(`${record.job.job.id} ${setting} ${as}`);
   const [problem, setProblem] = useState<string>();
+  const isBusy = useRef(false);
   const stored = typeof value === 'object' ? numberOf(value, quantity) : undefined;
-  const keep = () => {
-    if (text.trim() === '') return;
+  const keep = async () => {
+    if (text.trim() === '' || isBusy.current) return;
     const parsed = parseReading(text, { quantity, system });
     if (parsed.kind !== 'value') {
       setProblem(parsed.kind === 'problem' ? parsed.message : 'Type one number.');
@@ -100,14 +102,17 @@ export function SettingInput({
     const [least, most] = range;
     if (parsed.value < least || parsed.value > most) {
       setProblem(
-        `It stands between ${valueText(least, quantity, 'metric')} and ${valueText(most, quantity, 'metric')}.`,
+        `It stands between ${valueText(least, quantity, system)} and ${valueText(most, quantity, system)}.`,
       );
       return;
     }
     setProblem(undefined);
     const kept = { [keyOfQuantity(quantity)]: parsed.value };
-    void record.append({ kind: 'setting', setting, as, value: kept });
-    setText('');
+    isBusy.current = true;
+    const isKept = await record.append({ kind: 'setting', setting, as, value: kept });
+    isBusy.current = false;
+    if (isKept) setText('');
+    else setProblem(notEntered);
   };
   return (
     <label className="text-small">
@@ -127,8 +132,8 @@ export function SettingInput({
           setProblem(undefined);
           setText(event.target.value);
         }}
-        onBlur={keep}
-        onKeyDown={(event) => event.key === 'Enter' && keep()}
+        onBlur={() => void keep()}
+        onKeyDown={(event) => event.key === 'Enter' && void keep()}
       />
       {problem && (
         <span role="alert" className="block font-medium">

@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import {
   keyOfQuantity,
   parseReading,
@@ -11,6 +11,7 @@ import {
 } from '@/core/quantities';
 import type { SettingEntry } from '@/core/job-file';
 import type { SettingsSheet, SheetLine, SheetParameter } from '@/core/settings';
+import { notEntered } from '@/features/record/not-entered';
 import type { JobRecord, NewEntry } from '@/features/record/use-job-record';
 import { useDraft } from '@/features/record/use-draft';
 import { ReasonOptions, type Reason } from './reasons';
@@ -114,7 +115,7 @@ function Line({
               as={as}
               value={as === 'found' ? found : left}
               system={system}
-              onEnter={(value) => void enter(as, value)}
+              onEnter={(value) => enter(as, value)}
             />
           ),
         )}
@@ -157,25 +158,30 @@ function NumberField({
   as: 'found' | 'left';
   value: number | string | undefined;
   system: UnitSystem;
-  onEnter(value: Record<string, number>): void;
+  /** Gives false where it could not be entered. */
+  onEnter(value: Record<string, number>): Promise<boolean>;
 }) {
   const [text, setText] = useDraft(`${jobId} sheet ${id} ${as}`);
   const [problem, setProblem] = useState<string>();
+  const isBusy = useRef(false);
   const time = quantity !== 'time' ? undefined : inMinutes ? times.minutes : times.hours;
   const shown = (kept: number) =>
     time
       ? `${Math.round((kept / time.seconds) * 100) / 100} ${time.symbol}`
       : valueText(kept, quantity!, system);
-  const keep = () => {
-    if (text.trim() === '') return;
+  const keep = async () => {
+    if (text.trim() === '' || isBusy.current) return;
     const parsed = read(text, quantity!, system, time);
     if (typeof parsed === 'string') return setProblem(parsed);
     if (parsed < range[0] || parsed > range[1]) {
       return setProblem(`It stands between ${shown(range[0])} and ${shown(range[1])}.`);
     }
     setProblem(undefined);
-    onEnter({ [keyOfQuantity(quantity!)]: parsed });
-    setText('');
+    isBusy.current = true;
+    const isKept = await onEnter({ [keyOfQuantity(quantity!)]: parsed });
+    isBusy.current = false;
+    if (isKept) setText('');
+    else setProblem(notEntered);
   };
   return (
     <label className="text-small">
@@ -198,8 +204,8 @@ function NumberField({
           setProblem(undefined);
           setText(event.target.value);
         }}
-        onBlur={keep}
-        onKeyDown={(event) => event.key === 'Enter' && keep()}
+        onBlur={() => void keep()}
+        onKeyDown={(event) => event.key === 'Enter' && void keep()}
       />
       {problem && (
         <span role="alert" className="block font-medium">

@@ -12,6 +12,7 @@ import {
 import { clockWords } from '@/core/procedures';
 import type { UnitSystem } from '@/core/quantities';
 import { rowsOfFile } from '@/features/files/rows-of-file';
+import { notEntered } from '@/features/record/not-entered';
 import { useFamily } from '@/features/record/family-context';
 import { placeName } from '@/features/record/log-words';
 import type { NewEntry } from '@/features/record/use-job-record';
@@ -95,7 +96,7 @@ export function ImportDialog({
           onTake={async (found) => {
             const isKept = await onTake(entriesOf(opened.name, found));
             if (isKept) close();
-            else setProblem('Not entered: neither this device nor the server has it. Try again.');
+            else setProblem(notEntered);
           }}
         />
       )}

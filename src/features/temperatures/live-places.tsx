@@ -114,7 +114,6 @@ function LiveInput({
         }
       });
     };
-    const begun = hands.current.begin();
     const stop = listenTo({ instrument, channel }, (reading) => {
       if (isGone) return;
       if (reading.kind !== 'value') {
@@ -126,7 +125,9 @@ function LiveInput({
         return;
       }
       setShown({ text: valueText(reading.value, 'temperature', system), isTrouble: false });
-      void begun.then((log) => {
+      // One that was begun for it is gone on with, whatever is begun or stopped beside it.
+      void (id === undefined ? hands.current.begin() : Promise.resolve(id)).then((log) => {
+        if (log === undefined) return;
         id = log;
         let second = hands.current.now();
         if (reading.second !== undefined) {

@@ -8,6 +8,7 @@ import {
   valueText,
   type UnitSystem,
 } from '@/core/quantities';
+import { notEntered } from '@/features/record/not-entered';
 import { placeName } from '@/features/record/log-words';
 import { useDraft } from '@/features/record/use-draft';
 import { Dialog } from '@/ui/dialog';
@@ -28,7 +29,8 @@ export function ReadingDialog({
   system: UnitSystem;
   instruments: readonly ReachedInstrument[];
   onClose(): void;
-  onRead(celsius: number, instrument: string | undefined): Promise<void>;
+  /** Gives false where it could not be entered. */
+  onRead(celsius: number, instrument: string | undefined): Promise<boolean>;
 }) {
   const [text, setText] = useDraft(`${jobId} log ${place ?? ''}`);
   const [problem, setProblem] = useState<string>();
@@ -45,9 +47,12 @@ export function ReadingDialog({
       setProblem(parsed?.kind === 'problem' ? parsed.message : 'Type what the thermometer shows.');
       return;
     }
-    await onRead(parsed.value, from);
-    setText('');
-    close();
+    if (await onRead(parsed.value, from)) {
+      setText('');
+      close();
+    } else {
+      setProblem(notEntered);
+    }
   };
   const drop = async (id: string) => {
     const reading = await readInstrument(id, 'temperature');

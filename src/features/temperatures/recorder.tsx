@@ -164,9 +164,10 @@ export function Recorder({
         instruments={instruments}
         onClose={() => setPlace(undefined)}
         onRead={async (celsius, instrument) => {
-          if (place === undefined) return;
+          if (place === undefined) return false;
           const id = await log.begin('watch', everyMinutes * 60);
-          await log.samples(
+          if (id === undefined) return false;
+          return log.samples(
             place,
             { second: [log.now()], celsius: [celsius] },
             { source: 'hand', ...(instrument === undefined ? {} : { instrument }) },

@@ -11,8 +11,8 @@ export interface LogHands {
   readonly courses: readonly LoggedCourse[];
   /** The log that goes on; undefined where none does. */
   readonly open: LoggedCourse | undefined;
-  /** The open log, begun where there was none. */
-  begin(purpose?: 'watch' | 'proof', everySecond?: number): Promise<string>;
+  /** The open log, begun where there was none; undefined where that could not be entered. */
+  begin(purpose?: 'watch' | 'proof', everySecond?: number): Promise<string | undefined>;
   stop(): Promise<void>;
   /** Readings on the log's own clock. */
   samples(
@@ -35,7 +35,7 @@ export function useLog(record: JobRecord): LogHands {
   const { job, append } = record;
   const courses = useCourses(job);
   const open = courses.findLast(({ stoppedAt }) => stoppedAt === undefined);
-  const begun = useRef<{ log: string; at: number }>(undefined);
+  const begun = useRef<{ log: Promise<string | undefined>; at: number }>(undefined);
   const clock = useRef<{ second: number; at: number }>(undefined);
 
   const now = useCallback(() => {
@@ -49,16 +49,21 @@ export function useLog(record: JobRecord): LogHands {
       if (open) return open.log;
       if (begun.current) return begun.current.log;
       const log = newId();
-      begun.current = { log, at: Date.now() };
-      clock.current = undefined;
-      await append({
+      const entered = append({
         kind: 'log',
         log,
         phase: 'started',
         purpose,
         ...(everySecond === undefined ? {} : { every: { second: everySecond } }),
+      }).then((isKept) => {
+        if (isKept) return log;
+        // No reading belongs to a log that is nowhere: the next one begins it anew.
+        begun.current = undefined;
+        return undefined;
       });
-      return log;
+      begun.current = { log: entered, at: Date.now() };
+      clock.current = undefined;
+      return entered;
     },
     [append, open],
   );
@@ -66,7 +71,7 @@ export function useLog(record: JobRecord): LogHands {
   const own = useCallback(
     async (rest: Omit<Extract<NewEntry, { kind: 'log' }>, 'kind' | 'log'>, log?: string) => {
       const id = log ?? (await begin());
-      return append({ kind: 'log', log: id, ...rest });
+      return id !== undefined && append({ kind: 'log', log: id, ...rest });
     },
     [append, begin],
   );

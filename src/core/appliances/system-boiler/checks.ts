@@ -36,7 +36,7 @@ export const checks: Readonly<Record<string, CheckWords>> = {
   ),
   'hot-water-switch-look': looked(
     'Hot-water switch',
-    'Its own lamp or line: off is as on holiday.',
+    'Its own lamp, or its line in the menu. Off makes no hot water, as a holiday setting does.',
     {
       on: 'on',
       off: 'off',
