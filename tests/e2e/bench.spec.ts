@@ -1,10 +1,12 @@
 import { expect, test } from '@playwright/test';
+import { familyOf } from '../../src/core/appliances/all';
 import {
   chooseCheck,
   andEntered,
   baseUrl,
   currentCheck,
   doSteps,
+  enterElsewhere,
   isPhone,
   openJob,
   pressKeys,
@@ -239,6 +241,43 @@ test('an entry is corrected in two taps, and the old value stays, struck', async
   const logbook = page.getByRole('button', { name: /^Logbook/ });
   if (isPhone(page) && (await logbook.count()) > 0) await logbook.click();
   await expect(page.locator('s').filter({ hasText: 'OL', visible: true }).first()).toBeVisible();
+});
+
+test('of a reading of several values the one that was wrong is corrected, and judged as it is shown @desk', async ({
+  page,
+}) => {
+  const jobId = await openJob(page, {
+    kind: 'no-hot-water',
+    customer: 'Slips of two',
+    family: familyOf('gas-storage-pilot')!.title,
+    plate: {
+      chosen: ['one thin lead, no light'],
+      typed: { 'Input, BTU/h': '39900', Gallons: '40' },
+    },
+  });
+  await enterElsewhere(page, jobId, {
+    kind: 'reading',
+    check: 'pair-outlet-temperatures',
+    values: { nearer: { celsius: 50 }, farther: { celsius: 20 } },
+  });
+  await page.getByRole('button', { name: /122 °F and 68 °F/ }).click();
+  const dialog = page.getByRole('dialog').filter({ hasText: 'Correct an entry' });
+  const farther = dialog.getByPlaceholder('68 °F');
+  await dialog.getByRole('button', { name: 'Correct it' }).click();
+  await expect(dialog.getByRole('alert')).toContainText('at each that was wrong');
+  await farther.fill('warm');
+  await dialog.getByRole('button', { name: 'Correct it' }).click();
+  await expect(dialog.getByRole('alert')).toContainText('is not a number');
+  await farther.fill('118.4');
+  await dialog.getByRole('button', { name: 'Correct it' }).click();
+  await expect(dialog).toHaveCount(0);
+  const corrected = async () => (await sentJob(page, jobId)).entries.at(-1);
+  await expect.poll(corrected).toMatchObject({
+    kind: 'correction',
+    entry: { values: { nearer: { celsius: 50 }, farther: { celsius: expect.closeTo(48, 6) } } },
+  });
+  expect(JSON.stringify(await corrected())).not.toContain('"value"');
+  await expect(page.getByRole('button', { name: /122 °F and 118/ })).toBeVisible();
 });
 
 test('leads, load and beep threshold are kept beside the result @phone', async ({ page }) => {

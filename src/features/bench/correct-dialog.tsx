@@ -2,12 +2,21 @@
 
 import { useRef, useState } from 'react';
 import { v7 as newId } from 'uuid';
+import type { ApplianceFamily } from '@/core/appliances';
 import { quantityOf, type Entry, type Value } from '@/core/job-file';
-import { keyOfQuantity, parseReading, type UnitSystem } from '@/core/quantities';
+import {
+  keyOfQuantity,
+  parseReading,
+  shownUnit,
+  type Quantity,
+  type UnitSystem,
+} from '@/core/quantities';
 import { useFamily, useWords } from '@/features/record/family-context';
-import { clockTime } from '@/features/record/words';
+import type { FamilyWords } from '@/features/record/family-words';
+import { capital, clockTime, valueWords } from '@/features/record/words';
 import type { NewEntry } from '@/features/record/use-job-record';
 import { Dialog } from '@/ui/dialog';
+import { quantityOfValue, valueName } from './value-names';
 
 const reasons = [
   'probe slipped',
@@ -40,6 +49,9 @@ export function CorrectDialog({
   const isBusy = useRef(false);
   const check = 'check' in entry && family.isCheckId(entry.check) ? entry.check : undefined;
   const quantity = entry.kind === 'reading' ? quantityOf(entry, family.catalogue) : undefined;
+  /** Of a reading of several values each is told by its name, in the unit that it is read in. */
+  const several = entry.kind === 'reading' ? severalOf(entry, family, words, quantity) : [];
+  const [texts, setTexts] = useState<Readonly<Record<string, string>>>({});
 
   const correct = async (replacement: Entry | null) => {
     if (reason.trim() === '') {
@@ -60,20 +72,30 @@ export function CorrectDialog({
   };
   const correctReading = () => {
     if (entry.kind !== 'reading' || !quantity) return;
-    const parsed = parseReading(text, { quantity, system });
-    if (parsed.kind === 'problem' || parsed.kind === 'ask') {
-      setProblem(
-        parsed.kind === 'problem'
-          ? parsed.message
-          : `${parsed.question} Type it without the comma.`,
-      );
-      return;
+    if (several.length > 0) {
+      const values = { ...entry.values };
+      for (const { key, name, quantity: own } of several) {
+        if ((texts[key] ?? '').trim() === '') continue;
+        const value = valueIn(texts[key]!, own, system);
+        if (typeof value === 'string') return setProblem(`${name}: ${value}`);
+        values[key] = value;
+      }
+      if (several.every(({ key }) => (texts[key] ?? '').trim() === '')) {
+        return setProblem('Type what it should be, at each that was wrong.');
+      }
+      const { value: _, ...rest } = entry;
+      return void correct({ ...rest, id: newId(), values });
     }
-    const value: Value =
-      parsed.kind === 'over-range'
-        ? { overRange: true }
-        : { [keyOfQuantity(quantity)]: parsed.value };
-    void correct({ ...entry, id: newId(), value });
+    const value = valueIn(text, quantity, system);
+    if (typeof value === 'string') return setProblem(value);
+    // What the old one was worked out from says nothing of the new one.
+    const { byClock: _clock, spread: _spread, ...rest } = entry;
+    void correct({ ...rest, id: newId(), value });
+  };
+  const correctLook = (looked: Extract<Entry, { kind: 'observation' }>, value: string) => {
+    // Nor do the rows of a sheet, that came to what is corrected.
+    const { burners: _burners, ...rest } = looked;
+    void correct({ ...rest, id: newId(), value });
   };
 
   return (
@@ -83,7 +105,30 @@ export function CorrectDialog({
         <strong className="font-semibold">{words.title(entry)}</strong>{' '}
         <span className="font-semibold text-act">{words.result(entry, system)}</span>
       </p>
-      {quantity && (
+      {several.length > 0 && (
+        <fieldset className="mb-3">
+          <legend className="font-medium">It should be</legend>
+          <div className="mt-1 grid grid-cols-2 items-end gap-x-3 gap-y-2">
+            {several.map(({ key, name, quantity: own, value }) => (
+              <label key={key} className="text-small">
+                {capital(name)}
+                <span className="sr-only">, in {shownUnit(own, system).symbol}</span>
+                <input
+                  className="field text-lead font-semibold text-act placeholder:text-ink"
+                  inputMode="decimal"
+                  maxLength={20}
+                  placeholder={valueWords(value, system, own)}
+                  value={texts[key] ?? ''}
+                  onChange={(event) =>
+                    setTexts((before) => ({ ...before, [key]: event.target.value }))
+                  }
+                />
+              </label>
+            ))}
+          </div>
+        </fieldset>
+      )}
+      {quantity && several.length === 0 && (
         <label className="mb-3 block font-medium">
           It should be
           <input
@@ -108,7 +153,7 @@ export function CorrectDialog({
                   key={value}
                   type="button"
                   className="button"
-                  onClick={() => void correct({ ...entry, id: newId(), value })}
+                  onClick={() => correctLook(entry, value)}
                 >
                   {words.outcome(check, value)}
                 </button>
@@ -157,4 +202,37 @@ export function CorrectDialog({
       </div>
     </Dialog>
   );
+}
+
+interface SeveralOf {
+  readonly key: string;
+  readonly name: string;
+  readonly quantity: Quantity;
+  readonly value: Value;
+}
+
+function severalOf(
+  { check, values }: Extract<Entry, { kind: 'reading' }>,
+  family: ApplianceFamily,
+  words: FamilyWords,
+  quantity: Quantity | undefined,
+): readonly SeveralOf[] {
+  if (!values || quantity === undefined || !family.isCheckId(check)) return [];
+  const named = family.check(check);
+  return Object.entries(values).map(([key, value]) => ({
+    key,
+    name: valueName(named, words, key),
+    quantity: quantityOfValue(named, key, quantity),
+    value,
+  }));
+}
+
+/** What was typed as a value of the logbook, or what is wrong with it. */
+function valueIn(text: string, quantity: Quantity, system: UnitSystem): Value | string {
+  const parsed = parseReading(text, { quantity, system });
+  if (parsed.kind === 'problem') return parsed.message;
+  if (parsed.kind === 'ask') return `${parsed.question} Type it without the comma.`;
+  return parsed.kind === 'over-range'
+    ? { overRange: true }
+    : { [keyOfQuantity(quantity)]: parsed.value };
 }

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { resultQuantity, valueQuantity } from '@/core/appliances';
+import { resultQuantity } from '@/core/appliances';
 import type { GoodReading } from '@/core/diagnosis';
 import { judgedAsAnalysis } from '@/core/flue-sheet';
 import type { JobFile, Value } from '@/core/job-file';
@@ -16,6 +16,7 @@ import { useFamily, useWords } from '@/features/record/family-context';
 import { useDraft } from '@/features/record/use-draft';
 import { capital } from '@/features/record/words';
 import { goodWords } from './reading-display';
+import { quantityOfValue, valueName } from './value-names';
 import { ValuesTold } from './values-told';
 
 /** A check that gives several values, each at its own point: a field for each, entered together or not at all. */
@@ -49,14 +50,10 @@ export function ValuesEntry({
   const [draft, setDraft] = useDraft(`${jobId} ${check} values`);
   const typed = typedOf(draft);
   const [problems, setProblems] = useState<Readonly<Record<string, string>>>({});
-  /** Two values of one place are told by what they are of. */
   const named = family.check(check);
-  const nameOf = (key: string, point: string) =>
-    named.valueWords?.[key] ??
-    (named.quantities ? `${words.pointName(point)}, ${key.toUpperCase()}` : words.pointName(point));
   const mayBeEmpty = (key: string) => named.optional?.includes(key) ?? false;
   const isAsked = (key: string) => family.flue?.asked.includes(key) ?? false;
-  const quantityOf = (key: string) => valueQuantity(family.check(check), key) ?? quantity;
+  const quantityOf = (key: string) => quantityOfValue(named, key, quantity);
   const symbolOf = (key: string) => shownUnit(quantityOf(key), system).symbol;
 
   const read = () => {
@@ -97,9 +94,9 @@ export function ValuesEntry({
           Together: {goodWords(good, resultQuantity(family.check(check)) ?? quantity, system)}
         </p>
       )}
-      {points.map(([key, point]) => (
+      {points.map(([key]) => (
         <label key={key} className={`block font-medium ${isMany ? 'text-small' : ''}`}>
-          {capital(nameOf(key, point))}
+          {capital(valueName(named, words, key))}
           <span className="sr-only">, in {symbolOf(key)}</span>
           {mayBeEmpty(key) && !isAsked(key) && (
             <span className="font-normal text-ink-2"> if read</span>

@@ -236,7 +236,8 @@ export class FamilyWords {
   result(entry: Entry, system: UnitSystem): string {
     switch (entry.kind) {
       case 'reading':
-        return entry.value
+        // Of what says both it is the several that are judged.
+        return entry.value && entry.values === undefined
           ? valueWords(entry.value, system, quantityOf(entry, this.family.catalogue))
           : this.several(entry, system);
       case 'observation':

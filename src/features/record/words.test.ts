@@ -29,6 +29,15 @@ describe('words of the trade', () => {
     expect(set('knob', 'off')).toBe('Knob: off');
   });
 
+  it('tell of a reading the values that are judged, whatever single one stands beside them', () => {
+    const pair = { nearer: { celsius: 50 }, farther: { celsius: 20 } };
+    const reading = { kind: 'reading', check: 'pair-outlet-temperatures', values: pair };
+    const own = wordsOf(families.find(({ id }) => id === 'gas-storage-pilot')!);
+    for (const beside of [{}, { value: { celsius: 60 } }]) {
+      expect(own.result(entry({ ...reading, ...beside }), 'metric')).toBe('50 °C and 20 °C');
+    }
+  });
+
   it.each(families)('of $id never show an id', (family) => {
     const own = wordsOf(family);
     for (const { id } of Object.keys(family.names.faults).map((each) => ({ id: each }))) {
