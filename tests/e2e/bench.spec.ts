@@ -280,6 +280,41 @@ test('of a reading of several values the one that was wrong is corrected, and ju
   await expect(page.getByRole('button', { name: /122 °F and 118/ })).toBeVisible();
 });
 
+test('values that are read together are typed anew where they are read again @desk', async ({
+  page,
+}) => {
+  const jobId = await openJob(page, {
+    kind: 'no-hot-water',
+    customer: 'Read again',
+    family: familyOf('gas-storage-pilot')!.title,
+    plate: {
+      chosen: ['one thin lead, no light'],
+      typed: { 'Input, BTU/h': '39900', Gallons: '40' },
+    },
+  });
+  const fields = page.getByRole('main').locator('form input');
+  const open = async () => {
+    await page.goto(`${baseUrl()}/jobs/${jobId}?check=pair-outlet-temperatures`);
+    await currentCheck(page);
+    await expect(fields).toHaveCount(2);
+  };
+  await open();
+  await fields.nth(0).fill('122');
+  await page.reload();
+  await currentCheck(page);
+  await expect(fields.nth(0)).toHaveValue('122');
+  await fields.nth(1).fill('104');
+  await andEntered(page, async () => {
+    await page.getByRole('button', { name: 'Enter both' }).click();
+    const steps = page.getByRole('dialog').getByRole('button', { name: /^Done: enter it/ });
+    await steps.or(page.getByRole('button', { name: /122 °F and 104/ })).waitFor();
+    if (await steps.isVisible()) await steps.click();
+  });
+  await open();
+  await expect(fields.nth(0)).toHaveValue('');
+  await expect(fields.nth(1)).toHaveValue('');
+});
+
 test('leads, load and beep threshold are kept beside the result @phone', async ({ page }) => {
   const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Leads' });
   const set = async (shown: RegExp, chosen: string) => {

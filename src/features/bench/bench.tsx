@@ -292,6 +292,7 @@ function OpenBench({ initial, first, coming, system }: BenchProps) {
                   good={at.expectation?.good}
                   isReady={at.isFresh}
                   disabledReason={at.refusal}
+                  draft={at.several}
                   onEnter={(values) => {
                     if (at.enter({ kind: 'reading', check, values })) setSheet('prove-dead');
                   }}

@@ -70,6 +70,8 @@ export function useCheckEntry(
   // The check that stands here is the one that the answer is for: its steps and its bands belong to it.
   const check = answer?.selected?.expectation.check;
   const [text, setText] = useDraft(`${job.job.id} ${check ?? ''}`);
+  /** What is typed for a check of several values, each in its field. */
+  const several = useDraft(`${job.job.id} ${check ?? ''} values`);
   const quantity = check === undefined ? undefined : family.check(check).quantity;
   const parsed = useMemo<ParsedReading | undefined>(
     () =>
@@ -122,6 +124,8 @@ export function useCheckEntry(
       return;
     }
     setText('');
+    // Taken again, it is read again: what was entered is not there to be entered once more.
+    several[1]('');
     setFrom(undefined);
     setLoad(undefined);
     const last = waiting.at(-1);
@@ -197,6 +201,7 @@ export function useCheckEntry(
     quantity,
     begun,
     text,
+    several,
     parsed,
     value,
     preview,

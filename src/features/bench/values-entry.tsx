@@ -13,7 +13,7 @@ import {
   type UnitSystem,
 } from '@/core/quantities';
 import { useFamily, useWords } from '@/features/record/family-context';
-import { useDraft } from '@/features/record/use-draft';
+import type { useDraft } from '@/features/record/use-draft';
 import { capital } from '@/features/record/words';
 import { goodWords } from './reading-display';
 import { quantityOfValue, valueName } from './value-names';
@@ -29,6 +29,7 @@ export function ValuesEntry({
   good,
   isReady,
   disabledReason,
+  draft: [draft, setDraft],
   onEnter,
 }: {
   jobId: string;
@@ -41,13 +42,14 @@ export function ValuesEntry({
   /** The answer that stands here is the one to the logbook as it is. */
   isReady: boolean;
   disabledReason?: string;
+  /** What is typed so far, cleared by whoever enters it. */
+  draft: ReturnType<typeof useDraft>;
   onEnter(values: Record<string, Value>): void;
 }) {
   const family = useFamily();
   const words = useWords();
   const points = Object.entries(family.check(check).valuesAt ?? {});
   const isMany = points.length > 2;
-  const [draft, setDraft] = useDraft(`${jobId} ${check} values`);
   const typed = typedOf(draft);
   const [problems, setProblems] = useState<Readonly<Record<string, string>>>({});
   const named = family.check(check);

@@ -139,8 +139,14 @@ export function WireEnd({
     ...(text(number) ? { number: text(number) } : {}),
     ...(text(label) ? { label: text(label) } : {}),
   });
-  const lift = () => {
-    void record.append(note(), { kind: 'action', action: 'lift-wire', wire, end });
+  const lift = async () => {
+    const isKept = await record.append(note(), {
+      kind: 'action',
+      action: 'lift-wire',
+      wire,
+      end,
+    });
+    if (!isKept) return;
     setColour('');
     setNumber('');
     setLabel('');
@@ -186,7 +192,7 @@ export function WireEnd({
           className="button mt-1"
           disabled={isUnproved}
           aria-label={`${name}: lift`}
-          onClick={lift}
+          onClick={() => void lift()}
         >
           Lift again
         </button>
@@ -209,7 +215,7 @@ export function WireEnd({
             className="button"
             disabled={isUnproved}
             aria-label={`${name}: lift`}
-            onClick={lift}
+            onClick={() => void lift()}
           >
             Lift
           </button>
@@ -253,15 +259,13 @@ export function WireEnd({
           onSubmit={(event) => {
             event.preventDefault();
             if (mapping.trim() === '') return;
-            void record.append({
-              kind: 'wire',
-              wire,
-              from: end,
-              to: mapping.trim(),
-              stands: 'mapped',
-            });
-            setMapping('');
-            setMappingOpen(false);
+            void record
+              .append({ kind: 'wire', wire, from: end, to: mapping.trim(), stands: 'mapped' })
+              .then((isKept) => {
+                if (!isKept) return;
+                setMapping('');
+                setMappingOpen(false);
+              });
           }}
         >
           <span className="border border-edge p-2 text-center font-medium">
