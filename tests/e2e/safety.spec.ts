@@ -119,6 +119,34 @@ test('a proof of dead runs out on every page of a job that stands open', async (
   }
 });
 
+test('what is read for a proof outlives a reload, not being put away nor ten minutes', async ({
+  page,
+}) => {
+  await page.clock.install();
+  await openJob(page, { kind: 'no-hot-water', customer: 'Called away' });
+  await currentCheck(page);
+  const dialog = page.getByRole('dialog', { name: 'Make safe' });
+  const zeros = dialog.getByRole('button', { name: /: 0 V$/ });
+  const field = dialog.getByLabel('Across, limit 1 to 3', { exact: true });
+  const open = () => page.getByRole('button', { name: 'Make safe' }).click();
+  await open();
+  await dialog.getByRole('button', { name: 'before and after' }).click();
+  for (const each of await zeros.all()) await each.click();
+  await page.reload();
+  await currentCheck(page);
+  await open();
+  await expect(field).toHaveValue('0');
+  await page.clock.fastForward('11:00');
+  await dialog.getByRole('button', { name: 'Enter what was read' }).click();
+  await expect(dialog.getByRole('alert')).toContainText('read every point anew');
+  await expect(field).toHaveValue('');
+  await zeros.first().click();
+  await dialog.getByRole('button', { name: 'Close' }).click();
+  await open();
+  await expect(field).toHaveValue('');
+  await expect(page.getByText(/^proved dead/)).toHaveCount(0);
+});
+
 test('what one person proved dead is not proved for who opens the job after them', async ({
   page,
   browser,

@@ -1,17 +1,17 @@
 'use client';
 
-import { useState } from 'react';
-import { judgeDeadProof, type ActionEntry } from '@/core/job-file';
+import { useEffect, useState } from 'react';
+import { judgeDeadProof } from '@/core/job-file';
 import { parseReading } from '@/core/quantities';
 import { useFamily } from '@/features/record/family-context';
+import { usePresentTechnician } from '@/features/record/technician-context';
 import { useDraft } from '@/features/record/use-draft';
 import type { NewEntry } from '@/features/record/use-job-record';
 import { Choice } from '@/ui/choice';
 import { Dialog } from '@/ui/dialog';
 import { ElectricitySign } from '@/ui/signs';
 import { terminalName } from '../record/words';
-
-type ProverTried = NonNullable<ActionEntry['proverTried']>;
+import { isStale, keptProof, proofDraft, type ProofDraft, type ProverTried } from './proof-draft';
 
 const tried: readonly (readonly [ProverTried, string])[] = [
   ['before-and-after', 'before and after'],
@@ -37,19 +37,30 @@ export function ProveDeadDialog({
 }) {
   const { catalogue, deadPoints } = useFamily();
   const [kept, keep] = useDraft(`${jobId} prove dead`);
-  const typed = readTyped(kept, deadPoints.length);
-  const [prover, setProver] = useState<ProverTried>();
+  const { id: by } = usePresentTechnician();
+  const count = deadPoints.length;
+  const draft = proofDraft(kept, by, count);
+  const { texts: typed, prover } = draft;
   const [problem, setProblem] = useState<string>();
-  const type = (index: number, text: string) => {
+  const change = (to: (before: ProofDraft) => Partial<ProofDraft>) => {
     setProblem(undefined);
-    keep((before) =>
-      JSON.stringify(
-        readTyped(before, deadPoints.length).map((each, k) => (k === index ? text : each)),
-      ),
-    );
+    keep((before) => {
+      const { prover, texts } = proofDraft(before, by, count);
+      return keptProof({ prover, texts, ...to({ prover, texts }) }, by, Date.now());
+    });
   };
+  const type = (index: number, text: string) =>
+    change(({ texts }) => ({ texts: texts.map((each, k) => (k === index ? text : each)) }));
+  useEffect(() => {
+    if (isOpen)
+      keep((before) => (isStale(proofDraft(before, by, count), Date.now()) ? '' : before));
+  }, [isOpen, keep, by, count]);
 
   const enter = async () => {
+    if (isStale(draft, Date.now())) {
+      keep('');
+      return setProblem('What stood here was read a while ago: read every point anew.');
+    }
     const parsed = typed.map((each) =>
       each.trim() === ''
         ? undefined
@@ -83,14 +94,11 @@ export function ProveDeadDialog({
         ...(prover === undefined ? {} : { proverTried: prover }),
       },
     ]);
-    if (isKept) {
-      keep('');
-      setProver(undefined);
-    }
+    if (isKept) keep('');
     setProblem(
       proof.kind === 'live'
         ? `${proof.volt} V at ${proof.between.map(terminalName).join(' to ')}: NOT dead. Hands off. Find the right breaker, or a second circuit, then prove again. A few volts that wander are phantoms: a two-pole prover that loads the leg shows 0.`
-        : proof.kind === 'incomplete'
+        : isKept && proof.kind === 'incomplete'
           ? 'Entered, and it proves nothing: a prover that was not tried before and after may be dead itself.'
           : isKept
             ? undefined
@@ -98,9 +106,15 @@ export function ProveDeadDialog({
     );
     if (isKept && proof.kind === 'proved') onClose();
   };
+  // What is put away without being entered is begun anew: it may have been switched on before it is opened again.
+  const putAway = () => {
+    keep('');
+    setProblem(undefined);
+    onClose();
+  };
 
   return (
-    <Dialog title="Make safe" isOpen={isOpen} onClose={onClose}>
+    <Dialog title="Make safe" isOpen={isOpen} onClose={putAway}>
       <p className="mb-2 flex items-center gap-3">
         <ElectricitySign />
         <span>
@@ -115,10 +129,7 @@ export function ProveDeadDialog({
         options={tried.map(([each, label]) => ({
           label,
           isChosen: prover === each,
-          onChoose: () => {
-            setProver(each);
-            setProblem(undefined);
-          },
+          onChoose: () => change(() => ({ prover: each })),
         }))}
       />
       <ul className="my-2 border-t border-hair">
@@ -165,16 +176,4 @@ export function ProveDeadDialog({
       </button>
     </Dialog>
   );
-}
-
-/** What the device has kept, for as many points as there are. */
-function readTyped(kept: string, count: number): readonly string[] {
-  const blank = Array.from({ length: count }, () => '');
-  if (kept === '') return blank;
-  try {
-    const texts = JSON.parse(kept) as readonly string[];
-    return blank.map((_, k) => texts[k] ?? '');
-  } catch {
-    return blank;
-  }
 }
