@@ -468,13 +468,57 @@ test(
     }
     await keys.getByRole('button', { name: /^Enter/ }).click();
     await expect(page.getByText('Its least time has not passed.')).toBeVisible();
-    const typed = page.getByLabel(/, value$/);
+    const typed = page.getByLabel(/, value in mV/);
     await expect(typed).toHaveValue('14');
     await page.getByLabel(/why is it enough/).fill('it stands since five minutes');
     await keys.getByRole('button', { name: /^Enter/ }).click();
     await expect
       .poll(async () => (await sentJob(page, jobId)).entries.filter((each) => 'value' in each))
       .toMatchObject([{ check: 'loaded-millivolts', value: { volt: 0.014 } }]);
+  },
+);
+
+test(
+  'a step that reads several values has a field for each, and takes them together',
+  { tag: '@phone' },
+  async ({ page }) => {
+    const jobId = await openJob(page, {
+      kind: 'no-hot-water',
+      customer: 'Shown and true',
+      family: familyOf('system-boiler')!.title,
+      plate: { chosen: [], typed: { 'Input, BTU/h': '102000' } },
+    });
+    const run = crypto.randomUUID();
+    await enterElsewhere(page, jobId, {
+      kind: 'step',
+      procedure: 'sensor-check',
+      run,
+      step: 'shown',
+      phase: 'started',
+    });
+    await page.goto(`${baseUrl()}/jobs/${jobId}/procedures?run=${run}`);
+    await stepIs(page, /Readout again/);
+    await page.getByLabel(/^On the display/).fill('140');
+    await page.getByRole('button', { name: 'Enter both' }).click();
+    await expect(page.getByRole('alert').first()).toBeVisible();
+    await page.getByLabel(/^By the thermometer/).fill('149');
+    await isSound(page);
+    await page.getByRole('button', { name: 'Enter both' }).click();
+    const readings = async () =>
+      (await sentJob(page, jobId)).entries.filter((each) => each.kind === 'reading');
+    await expect.poll(readings).toMatchObject([
+      {
+        check: 'display-less-contact-supply',
+        values: {
+          one: { celsius: expect.closeTo(60, 6) },
+          other: { celsius: expect.closeTo(65, 6) },
+        },
+      },
+    ]);
+    expect(stepsOf((await sentJob(page, jobId)).entries).at(-1)).toMatchObject({
+      step: 'shown',
+      result: '140 °F and 149 °F',
+    });
   },
 );
 

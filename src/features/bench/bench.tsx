@@ -293,6 +293,7 @@ function OpenBench({ initial, first, coming, system }: BenchProps) {
                   isReady={at.isFresh}
                   disabledReason={at.refusal}
                   draft={at.several}
+                  isBelowSteps
                   onEnter={(values) => {
                     if (at.enter({ kind: 'reading', check, values })) setSheet('prove-dead');
                   }}

@@ -30,6 +30,7 @@ export function ValuesEntry({
   isReady,
   disabledReason,
   draft: [draft, setDraft],
+  isBelowSteps = false,
   onEnter,
 }: {
   jobId: string;
@@ -44,6 +45,8 @@ export function ValuesEntry({
   disabledReason?: string;
   /** What is typed so far, cleared by whoever enters it. */
   draft: ReturnType<typeof useDraft>;
+  /** Many values scroll by themselves there: the steps above them stay in reach. */
+  isBelowSteps?: boolean;
   onEnter(values: Record<string, Value>): void;
 }) {
   const family = useFamily();
@@ -84,8 +87,7 @@ export function ValuesEntry({
 
   return (
     <form
-      // Many values take two columns and scroll by themselves: the steps above stay in reach.
-      className={`p-4 ${isMany ? 'grid max-h-[46vh] grid-cols-2 items-end gap-x-3 gap-y-2 overflow-y-auto low:max-h-none short:max-h-none' : 'space-y-3'}`}
+      className={`p-4 ${isMany ? 'grid grid-cols-2 items-end gap-x-3 gap-y-2' : 'space-y-3'} ${isMany && isBelowSteps ? 'max-h-[46vh] overflow-y-auto low:max-h-none short:max-h-none' : ''}`}
       onSubmit={(event) => {
         event.preventDefault();
         enter();
@@ -129,13 +131,13 @@ export function ValuesEntry({
       ))}
       <ValuesTold {...{ jobId, check, plate, system }} values={read().found} />
       {problems[''] && (
-        <p role="alert" className="border-l-4 border-rule pl-3 font-medium">
+        <p role="alert" className="col-span-2 border-l-4 border-rule pl-3 font-medium">
           {problems['']}
         </p>
       )}
       <button
         type="submit"
-        className={`button button-act w-full text-lead ${isMany ? 'min-h-11' : 'min-h-14'}`}
+        className={`button button-act col-span-2 w-full text-lead ${isMany ? 'min-h-11' : 'min-h-14'}`}
         disabled={!isReady}
       >
         {points.length === 2 ? 'Enter both' : 'Enter all'}

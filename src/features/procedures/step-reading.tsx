@@ -3,7 +3,13 @@
 import { useState } from 'react';
 import { gasWorkAllowed, liveWorkAllowed, quantityOf, type ProcedureRun } from '@/core/job-file';
 import type { StepOutcome, UnstampedEntry } from '@/core/procedures';
-import { keyOfQuantity, parseReading, quantityTable, type UnitSystem } from '@/core/quantities';
+import {
+  keyOfQuantity,
+  parseReading,
+  quantityTable,
+  shownUnit,
+  type UnitSystem,
+} from '@/core/quantities';
 import { withState } from '@/features/bench/new-entries';
 import { useFamily, useWords } from '@/features/record/family-context';
 import { useDraft } from '@/features/record/use-draft';
@@ -12,6 +18,8 @@ import { useMeter } from '@/features/record/use-meter';
 import { clockTime, valueWords } from '@/features/record/words';
 import { Keypad } from '@/ui/keypad';
 import { lastReading } from './use-run';
+
+export const noPermission = 'You have no permission for this reading. Leave the step out.';
 
 /** A reading that a step ends with, typed on the spot; one that was taken before may stand for it. */
 export function StepReading({
@@ -32,6 +40,7 @@ export function StepReading({
   const { job } = record;
   const quantity = family.catalogue.check(check)!.quantity!;
   const [text, setText] = useDraft(`${job.job.id} ${run.run} ${check}`);
+  const { symbol } = shownUnit(quantity, system);
   const [problem, setProblem] = useState<string>();
   const { meter } = useMeter();
   const earlier = lastReading(job, check);
@@ -83,19 +92,26 @@ export function StepReading({
         </button>
       )}
       <label className="mt-2 block">
-        <span className="sr-only">{words.check(check)}, value</span>
+        <span className="sr-only">
+          {words.check(check)}, value in {symbol}
+        </span>
         <span className="text-title font-semibold text-act" data-typed-display="" />
-        <input
-          className="field text-title font-semibold text-act"
-          inputMode="none"
-          value={text}
-          aria-invalid={problem !== undefined}
-          onChange={(event) => {
-            setProblem(undefined);
-            setText(event.target.value);
-          }}
-          onKeyDown={(event) => event.key === 'Enter' && isAllowed && void enter()}
-        />
+        <span className="flex items-center gap-2">
+          <input
+            className="field text-title font-semibold text-act"
+            inputMode="none"
+            value={text}
+            aria-invalid={problem !== undefined}
+            onChange={(event) => {
+              setProblem(undefined);
+              setText(event.target.value);
+            }}
+            onKeyDown={(event) => event.key === 'Enter' && isAllowed && void enter()}
+          />
+          <span className="text-value" aria-hidden="true">
+            {symbol}
+          </span>
+        </span>
       </label>
       {problem && (
         <p role="alert" className="mt-1 font-medium">
@@ -115,9 +131,7 @@ export function StepReading({
           goesOver={quantity === 'resistance'}
           goesBelow={quantityTable[quantity].reach[0] < 0}
           hasOhms={quantity === 'resistance'}
-          disabledReason={
-            isAllowed ? undefined : 'You have no permission for this reading. Leave the step out.'
-          }
+          disabledReason={isAllowed ? undefined : noPermission}
         />
       </div>
     </div>

@@ -18,6 +18,7 @@ import { Press } from './press';
 import type { RunnerProps } from './run-props';
 import { RodPlaces } from './rod-places';
 import { StepReading } from './step-reading';
+import { StepValues } from './step-values';
 import { beginning, newRun } from './use-run';
 import { WireMap } from './wire-map';
 
@@ -61,7 +62,9 @@ export function StepWork(props: StepWorkProps) {
     );
   }
   if (check !== undefined && family.catalogue.check(check)?.kind === 'reading') {
-    return <StepReading {...{ record, run, check, system, onFinish }} />;
+    const isOfSeveral = family.isCheckId(check) && family.check(check).valuesAt !== undefined;
+    const Reading = isOfSeveral ? StepValues : StepReading;
+    return <Reading {...{ record, run, check, system, onFinish }} />;
   }
   if (check === 'noise-where') {
     return (
