@@ -17,7 +17,7 @@ import type { JobRecord, NewEntry } from '@/features/record/use-job-record';
 import { useMeter } from '@/features/record/use-meter';
 import { clockTime, valueWords } from '@/features/record/words';
 import { Keypad } from '@/ui/keypad';
-import { lastReading } from './use-run';
+import { standingReading } from './standing-reading';
 
 export const noPermission = 'You have no permission for this reading. Leave the step out.';
 
@@ -26,12 +26,15 @@ export function StepReading({
   record,
   run,
   check,
+  since,
   system,
   onFinish,
 }: {
   record: JobRecord;
   run: ProcedureRun;
   check: string;
+  /** When the wait began after which it is read. */
+  since: string | undefined;
   system: UnitSystem;
   onFinish(outcome: StepOutcome, ...results: UnstampedEntry[]): Promise<boolean>;
 }) {
@@ -43,7 +46,7 @@ export function StepReading({
   const { symbol } = shownUnit(quantity, system);
   const [problem, setProblem] = useState<string>();
   const { meter } = useMeter();
-  const earlier = lastReading(job, check);
+  const earlier = standingReading(job, check, since);
   const isOwn = family.isCheckId(check);
   const isAllowed =
     !isOwn ||

@@ -10,13 +10,14 @@ import { useDraft } from '@/features/record/use-draft';
 import type { JobRecord, NewEntry } from '@/features/record/use-job-record';
 import { clockTime } from '@/features/record/words';
 import { noPermission } from './step-reading';
-import { lastReading } from './use-run';
+import { standingReading } from './standing-reading';
 
 /** Values that a step ends with and that are read together, each in its field; those of before may stand for them. */
 export function StepValues({
   record,
   run,
   check,
+  since,
   system,
   onFinish,
 }: {
@@ -24,6 +25,7 @@ export function StepValues({
   run: ProcedureRun;
   /** One of the family's own. */
   check: string;
+  since: string | undefined;
   system: UnitSystem;
   onFinish(outcome: StepOutcome, ...results: UnstampedEntry[]): Promise<boolean>;
 }) {
@@ -31,7 +33,7 @@ export function StepValues({
   const words = useWords();
   const { job } = record;
   const draft = useDraft(`${job.job.id} ${run.run} ${check} values`);
-  const earlier = lastReading(job, check);
+  const earlier = standingReading(job, check, since);
   const isAllowed = family.isAllowed(check, {
     liveWork: liveWorkAllowed(job),
     gasWork: gasWorkAllowed(job),

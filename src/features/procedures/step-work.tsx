@@ -64,7 +64,8 @@ export function StepWork(props: StepWorkProps) {
   if (check !== undefined && family.catalogue.check(check)?.kind === 'reading') {
     const isOfSeveral = family.isCheckId(check) && family.check(check).valuesAt !== undefined;
     const Reading = isOfSeveral ? StepValues : StepReading;
-    return <Reading {...{ record, run, check, system, onFinish }} />;
+    const since = step.seconds && position.since;
+    return <Reading {...{ record, run, check, since, system, onFinish }} />;
   }
   if (check === 'noise-where') {
     return (

@@ -52,7 +52,7 @@ export const factsOf = (family: ApplianceFamily, job: JobFile): StepFacts => ({
 });
 
 /** The last reading of a check that counts. */
-export const lastReading = (job: JobFile, check: string) => {
+const lastReading = (job: JobFile, check: string) => {
   const found = effectiveEntries(job.entries).findLast(
     (each) => each.kind === 'reading' && each.check === check,
   );
