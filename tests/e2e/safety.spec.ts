@@ -3,6 +3,7 @@ import {
   baseUrl,
   currentCheck,
   doSteps,
+  enterElsewhere,
   isAwake,
   jobOnDevice,
   openJob,
@@ -119,11 +120,11 @@ test('a proof of dead runs out on every page of a job that stands open', async (
   }
 });
 
-test('what is read for a proof outlives a reload, not being put away nor ten minutes', async ({
+test('what is read for a proof outlives a reload, not being put away, ten minutes, or who switches on', async ({
   page,
 }) => {
   await page.clock.install();
-  await openJob(page, { kind: 'no-hot-water', customer: 'Called away' });
+  const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Called away' });
   await currentCheck(page);
   const dialog = page.getByRole('dialog', { name: 'Make safe' });
   const zeros = dialog.getByRole('button', { name: /: 0 V$/ });
@@ -144,6 +145,15 @@ test('what is read for a proof outlives a reload, not being put away nor ten min
   await dialog.getByRole('button', { name: 'Close' }).click();
   await open();
   await expect(field).toHaveValue('');
+  // Nor what another person switched on meanwhile, wherever.
+  await dialog.getByRole('button', { name: 'before and after' }).click();
+  for (const each of await zeros.all()) await each.click();
+  const main = page.getByRole('main', { includeHidden: true });
+  const before = Number(await main.getAttribute('data-entries'));
+  await enterElsewhere(page, jobId, { kind: 'action', action: 'power-on' });
+  await expect(main).toHaveAttribute('data-entries', String(before + 1));
+  await dialog.getByRole('button', { name: 'Enter what was read' }).click();
+  await expect(dialog.getByRole('alert')).toContainText('It was switched on since');
   await expect(page.getByText(/^proved dead/)).toHaveCount(0);
 });
 

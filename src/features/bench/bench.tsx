@@ -450,7 +450,7 @@ function OpenBench({ initial, first, coming, system }: BenchProps) {
         better={answer?.answer.alternatives ?? []}
       />
       <ProveDeadDialog
-        jobId={job.job.id}
+        job={job}
         isOpen={sheet === 'prove-dead'}
         onClose={close}
         onTried={(entries) => at.record(...entries)}

@@ -53,7 +53,7 @@ export function JobFrame({
       </main>
       <ProveDeadDialog
         isOpen={isProving}
-        jobId={job.job.id}
+        job={job}
         onClose={() => setProving(false)}
         onTried={(entries) => append(...entries)}
       />

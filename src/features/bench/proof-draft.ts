@@ -1,4 +1,4 @@
-import type { ActionEntry } from '@/core/job-file';
+import type { ActionEntry, Entry } from '@/core/job-file';
 
 export type ProverTried = NonNullable<ActionEntry['proverTried']>;
 
@@ -6,6 +6,8 @@ export type ProverTried = NonNullable<ActionEntry['proverTried']>;
 export interface ProofDraft {
   /** When its last point was typed, by the device's clock; undefined where nothing is. */
   readonly at?: number;
+  /** How often the logbook said then that it was switched on. */
+  readonly timesOn?: number;
   readonly prover?: ProverTried;
   /** Volts as they were typed, point by point. */
   readonly texts: readonly string[];
@@ -24,8 +26,13 @@ export function proofDraft(kept: string, by: string, count: number): ProofDraft 
   try {
     const draft = JSON.parse(kept) as ProofDraft & { readonly by?: string };
     if (draft.by !== by || typeof draft.at !== 'number') return blank(count);
-    const { at, prover } = draft;
-    return { at, prover, texts: blank(count).texts.map((_, k) => String(draft.texts[k] ?? '')) };
+    const { at, timesOn, prover } = draft;
+    return {
+      at,
+      timesOn,
+      prover,
+      texts: blank(count).texts.map((_, k) => String(draft.texts[k] ?? '')),
+    };
   } catch {
     // Nothing, or what another version kept.
     return blank(count);
@@ -33,9 +40,22 @@ export function proofDraft(kept: string, by: string, count: number): ProofDraft 
 }
 
 /** The same as it is kept. */
-export const keptProof = (draft: Omit<ProofDraft, 'at'>, by: string, at: number): string =>
-  JSON.stringify({ ...draft, by, at });
+export const keptProof = (
+  draft: Omit<ProofDraft, 'at' | 'timesOn'>,
+  by: string,
+  at: number,
+  timesOn: number,
+): string => JSON.stringify({ ...draft, by, at, timesOn });
 
-/** Too old to be entered, or of a clock that was set back since. */
-export const isStale = ({ at }: ProofDraft, now: number): boolean =>
-  at !== undefined && !(now - at >= 0 && now - at < lastsMilliseconds);
+/** How often a logbook says that the power was on, by whomever. */
+export const timesOnIn = (entries: readonly Entry[]): number =>
+  entries.filter((each) =>
+    each.kind === 'action'
+      ? each.action === 'power-on'
+      : 'state' in each && each.state?.power === 'on',
+  ).length;
+
+/** Too old to be entered, of a clock that was set back since, or of before somebody switched it on. */
+export const isStale = (draft: ProofDraft, now: number, timesOn: number | undefined): boolean =>
+  draft.at !== undefined &&
+  !(now - draft.at >= 0 && now - draft.at < lastsMilliseconds && draft.timesOn === timesOn);

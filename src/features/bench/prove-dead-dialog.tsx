@@ -1,7 +1,7 @@
 'use client';
 
-import { useEffect, useState } from 'react';
-import { judgeDeadProof } from '@/core/job-file';
+import { useEffect, useMemo, useState } from 'react';
+import { judgeDeadProof, type JobFile } from '@/core/job-file';
 import { parseReading } from '@/core/quantities';
 import { useFamily } from '@/features/record/family-context';
 import { usePresentTechnician } from '@/features/record/technician-context';
@@ -11,7 +11,14 @@ import { Choice } from '@/ui/choice';
 import { Dialog } from '@/ui/dialog';
 import { ElectricitySign } from '@/ui/signs';
 import { terminalName } from '../record/words';
-import { isStale, keptProof, proofDraft, type ProofDraft, type ProverTried } from './proof-draft';
+import {
+  isStale,
+  keptProof,
+  proofDraft,
+  timesOnIn,
+  type ProofDraft,
+  type ProverTried,
+} from './proof-draft';
 
 const tried: readonly (readonly [ProverTried, string])[] = [
   ['before-and-after', 'before and after'],
@@ -24,21 +31,22 @@ const tried: readonly (readonly [ProverTried, string])[] = [
  * and after. What was read goes into the logbook as it was read, proof or not.
  */
 export function ProveDeadDialog({
-  jobId,
+  job,
   isOpen,
   onClose,
   onTried,
 }: {
-  jobId: string;
+  job: JobFile;
   isOpen: boolean;
   onClose(): void;
   /** Gives false where nobody has kept them: then what was typed stays. */
   onTried(entries: NewEntry[]): Promise<boolean>;
 }) {
   const { catalogue, deadPoints } = useFamily();
-  const [kept, keep] = useDraft(`${jobId} prove dead`);
+  const [kept, keep] = useDraft(`${job.job.id} prove dead`);
   const { id: by } = usePresentTechnician();
   const count = deadPoints.length;
+  const timesOn = useMemo(() => timesOnIn(job.entries), [job.entries]);
   const draft = proofDraft(kept, by, count);
   const { texts: typed, prover } = draft;
   const [problem, setProblem] = useState<string>();
@@ -46,20 +54,26 @@ export function ProveDeadDialog({
     setProblem(undefined);
     keep((before) => {
       const { prover, texts } = proofDraft(before, by, count);
-      return keptProof({ prover, texts, ...to({ prover, texts }) }, by, Date.now());
+      return keptProof({ prover, texts, ...to({ prover, texts }) }, by, Date.now(), timesOn);
     });
   };
   const type = (index: number, text: string) =>
     change(({ texts }) => ({ texts: texts.map((each, k) => (k === index ? text : each)) }));
   useEffect(() => {
-    if (isOpen)
-      keep((before) => (isStale(proofDraft(before, by, count), Date.now()) ? '' : before));
+    if (!isOpen) return;
+    keep((before) => {
+      const found = proofDraft(before, by, count);
+      // That it was switched on since is told when it is to be entered.
+      return isStale(found, Date.now(), found.timesOn) ? '' : before;
+    });
   }, [isOpen, keep, by, count]);
 
   const enter = async () => {
-    if (isStale(draft, Date.now())) {
+    if (isStale(draft, Date.now(), timesOn)) {
       keep('');
-      return setProblem('What stood here was read a while ago: read every point anew.');
+      return setProblem(
+        'It was switched on since, or this was read a while ago: read every point anew.',
+      );
     }
     const parsed = typed.map((each) =>
       each.trim() === ''

@@ -91,7 +91,7 @@ function Procedures({
       </main>
       <ProveDeadDialog
         isOpen={isProving}
-        jobId={job.job.id}
+        job={job}
         onClose={() => setProving(false)}
         onTried={(entries) => append(...entries)}
       />

@@ -81,7 +81,7 @@ function OpenRepair({ initial, system, firm }: RepairPageProps) {
       )}
       <ProveDeadDialog
         isOpen={isProving}
-        jobId={job.job.id}
+        job={job}
         onClose={() => setProving(false)}
         onTried={(entries) => append(...entries)}
       />
