@@ -154,6 +154,14 @@ test('what is read for a proof outlives a reload, not being put away, ten minute
   await expect(main).toHaveAttribute('data-entries', String(before + 1));
   await dialog.getByRole('button', { name: 'Enter what was read' }).click();
   await expect(dialog.getByRole('alert')).toContainText('It was switched on since');
+  // Nor is it gone on with what was read on either side of that.
+  await dialog.getByRole('button', { name: 'before and after' }).click();
+  await zeros.nth(0).click();
+  await zeros.nth(1).click();
+  await enterElsewhere(page, jobId, { kind: 'action', action: 'power-on' });
+  await expect(main).toHaveAttribute('data-entries', String(before + 2));
+  await zeros.nth(2).click();
+  await expect(field).toHaveValue('');
   await expect(page.getByText(/^proved dead/)).toHaveCount(0);
 });
 

@@ -53,7 +53,10 @@ export function ProveDeadDialog({
   const change = (to: (before: ProofDraft) => Partial<ProofDraft>) => {
     setProblem(undefined);
     keep((before) => {
-      const { prover, texts } = proofDraft(before, by, count);
+      const found = proofDraft(before, by, count);
+      // What was read before somebody switched it on is not gone on with either.
+      const isOfBefore = isStale(found, Date.now(), timesOn);
+      const { prover, texts } = isOfBefore ? proofDraft('', by, count) : found;
       return keptProof({ prover, texts, ...to({ prover, texts }) }, by, Date.now(), timesOn);
     });
   };

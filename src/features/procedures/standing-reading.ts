@@ -9,7 +9,7 @@ const isFitted = (entry: Entry): boolean =>
 /**
  * A reading that was taken before and may stand for the one that a step asks for: of the unit as it is now, not as it was
  * before a part was fitted.
- * @param since Where the step reads after a wait of its own: when that began.
+ * @param since Where the step reads after work or a wait: when that began.
  */
 export function standingReading(job: JobFile, check: string, since: string | undefined) {
   const entries = effectiveEntries(job.entries);

@@ -33,7 +33,7 @@ export function StepReading({
   record: JobRecord;
   run: ProcedureRun;
   check: string;
-  /** When the wait began after which it is read. */
+  /** When the work or the wait began after which it is read. */
   since: string | undefined;
   system: UnitSystem;
   onFinish(outcome: StepOutcome, ...results: UnstampedEntry[]): Promise<boolean>;

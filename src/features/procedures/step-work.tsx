@@ -64,7 +64,9 @@ export function StepWork(props: StepWorkProps) {
   if (check !== undefined && family.catalogue.check(check)?.kind === 'reading') {
     const isOfSeveral = family.isCheckId(check) && family.check(check).valuesAt !== undefined;
     const Reading = isOfSeveral ? StepValues : StepReading;
-    const since = step.seconds && position.since;
+    // Work has been done in a run since it began, and a wait is there to be read after.
+    const sinceRun = position.index > 0 ? run.startedAt : undefined;
+    const since = step.seconds ? position.since : sinceRun;
     return <Reading {...{ record, run, check, since, system, onFinish }} />;
   }
   if (check === 'noise-where') {
