@@ -96,52 +96,55 @@ function OpenCallForm({ system, timeZone }: CallFormProps) {
           noValidate
         >
           <UntilAlive>
-            <Column title="What is wrong">
-              <ChoiceGrid
-                id="kind"
-                label="Kind of complaint"
-                options={family.askedComplaints.map((value) => ({
-                  value,
-                  label: complaintWords[value]!,
-                }))}
-                chosen={draft.kind}
-                problem={problems.kind}
-                onChoose={(kind) => set({ kind })}
-              />
-              <Field id="words" label="In the customer's words" optional>
-                <textarea
-                  id="field-words"
-                  className="field min-h-20"
-                  value={draft.words}
-                  maxLength={4000}
-                  onChange={(event) => set({ words: event.target.value })}
-                />
-              </Field>
-            </Column>
-            <Column title="What splits the field">
-              {asked.map((question) => (
-                <ChoiceRow
-                  key={question}
-                  label={family.questions[question]!.ask}
-                  options={family.questions[question]!.values.map((value) => ({
+            {/* Another kind is asked other things: what stands here until its code has come would change under a finger. */}
+            <div className="contents" inert={family.id !== wanted}>
+              <Column title="What is wrong">
+                <ChoiceGrid
+                  id="kind"
+                  label="Kind of complaint"
+                  options={family.askedComplaints.map((value) => ({
                     value,
-                    label: words.answer(question, value),
+                    label: complaintWords[value]!,
                   }))}
-                  chosen={draft.answers[question]}
-                  onChoose={(value) =>
-                    set({
-                      answers: {
-                        ...draft.answers,
-                        [question]: draft.answers[question] === value ? undefined : value,
-                      },
-                    })
-                  }
+                  chosen={draft.kind}
+                  problem={problems.kind}
+                  onChoose={(kind) => set({ kind })}
                 />
-              ))}
-              <p className="text-small text-ink-2">
-                Leave open what nobody knows. Every answer moves the suspects.
-              </p>
-            </Column>
+                <Field id="words" label="In the customer's words" optional>
+                  <textarea
+                    id="field-words"
+                    className="field min-h-20"
+                    value={draft.words}
+                    maxLength={4000}
+                    onChange={(event) => set({ words: event.target.value })}
+                  />
+                </Field>
+              </Column>
+              <Column title="What splits the field">
+                {asked.map((question) => (
+                  <ChoiceRow
+                    key={question}
+                    label={family.questions[question]!.ask}
+                    options={family.questions[question]!.values.map((value) => ({
+                      value,
+                      label: words.answer(question, value),
+                    }))}
+                    chosen={draft.answers[question]}
+                    onChoose={(value) =>
+                      set({
+                        answers: {
+                          ...draft.answers,
+                          [question]: draft.answers[question] === value ? undefined : value,
+                        },
+                      })
+                    }
+                  />
+                ))}
+                <p className="text-small text-ink-2">
+                  Leave open what nobody knows. Every answer moves the suspects.
+                </p>
+              </Column>
+            </div>
             <Column title="Who, where, which unit">
               <KnownUnitField chosen={known} onChoose={(knownUnit) => set({ knownUnit })} />
               {!known && (
