@@ -48,7 +48,8 @@ export function StateBar({
   const words = wordsOf(family);
   const isAlone = useSettled(!isHearing);
   const told = useSettled(trouble);
-  // What a desk alone has room for, a phone neither reads nor brings to life.
+  // What a desk alone has room for, a phone neither reads nor brings to life. Its styles hide it as well: a server may take a
+  // tablet for a desk, until the page knows better.
   const isWide = useIsWide();
   // A fact without words, such as that something was read, is nobody's to look at.
   const coversOff = Object.keys(state?.facts ?? {}).filter((each) =>
@@ -61,12 +62,12 @@ export function StateBar({
           <>
             <Link
               href="/"
-              className="flex items-center border-r border-hair px-4"
+              className="hidden items-center border-r border-hair px-4 lg:flex"
               aria-label="Ohmmeter, all jobs"
             >
               <Wordmark />
             </Link>
-            <div className="flex min-w-44 flex-1 items-center gap-4 px-4">
+            <div className="hidden min-w-44 flex-1 items-center gap-4 px-4 lg:flex">
               <h1 className="shrink-0 text-[24px] font-semibold">{head.number}</h1>
               <div className="min-w-0 leading-tight">
                 <div className="truncate font-semibold">
@@ -90,7 +91,7 @@ export function StateBar({
           <PowerState state={state} timeZone={head.timeZone} onMakeSafe={onMakeSafe} />
         )}
         {isWide && coversOff.length > 0 && (
-          <div className="flex flex-col justify-center border-l border-hair px-3 text-small leading-tight">
+          <div className="hidden flex-col justify-center border-l border-hair px-3 text-small leading-tight lg:flex">
             <span className="font-semibold">
               {family.catalogue.covers.size > 0 ? 'Covers off' : 'As it stands'}
             </span>
@@ -103,7 +104,7 @@ export function StateBar({
           <div className="flex flex-col justify-center border-l border-hair px-2 text-small leading-tight lg:px-3">
             <span className="font-semibold text-act">{wiresLifted(state.lifted.length)}</span>
             {isWide && (
-              <span className="max-w-28 truncate">
+              <span className="hidden max-w-28 truncate lg:inline">
                 {state.lifted.map((each) => terminalName(each.end)).join(', ')}
               </span>
             )}
@@ -122,19 +123,22 @@ export function StateBar({
         >
           {isWide ? (
             <>
-              <Link href={`/jobs/${head.id}/repair`} className="button">
+              <Link href={`/jobs/${head.id}/repair`} className="button hidden lg:inline-flex">
                 Repair
               </Link>
-              <Link href={`/jobs/${head.id}/procedures`} className="button">
+              <Link href={`/jobs/${head.id}/procedures`} className="button hidden lg:inline-flex">
                 Procedures
               </Link>
               {(family.storage ?? family.tap) && (
-                <Link href={`/jobs/${head.id}/temperatures`} className="button">
+                <Link
+                  href={`/jobs/${head.id}/temperatures`}
+                  className="button hidden lg:inline-flex"
+                >
                   Temperatures
                 </Link>
               )}
               {family.flue && (
-                <Link href={`/jobs/${head.id}/combustion`} className="button">
+                <Link href={`/jobs/${head.id}/combustion`} className="button hidden lg:inline-flex">
                   Combustion
                 </Link>
               )}
@@ -143,7 +147,7 @@ export function StateBar({
                   Settings
                 </Link>
               )}
-              <Link href={`/jobs/${head.id}/report`} className="button">
+              <Link href={`/jobs/${head.id}/report`} className="button hidden lg:inline-flex">
                 Report
               </Link>
             </>
