@@ -24,6 +24,30 @@ test('what was typed survives a reload @phone', async ({ page }) => {
   await currentCheck(page);
   await chooseCheck(page, 'Upper element, screw to screw');
   await expect(page.getByLabel('typed reading')).toContainText('12.');
+  const ofBefore = page.getByText(/^Typed .* and not entered/);
+  await expect(ofBefore).toHaveCount(0);
+
+  // Who was called away meanwhile is told so.
+  await page.evaluate(async () => {
+    const opening = indexedDB.open('ohmmeter');
+    await new Promise((resolve) => (opening.onsuccess = resolve));
+    const drafts = opening.result.transaction('drafts', 'readwrite').objectStore('drafts');
+    const reading = drafts.getAll();
+    await new Promise((resolve) => (reading.onsuccess = resolve));
+    for (const { key, text } of reading.result as { key: string; text: string }[]) {
+      const at = Date.now() - 11 * 60_000;
+      drafts.put({ key, text: JSON.stringify({ ...(JSON.parse(text) as object), at }) });
+    }
+    await new Promise((resolve) => (drafts.transaction.oncomplete = resolve));
+    opening.result.close();
+  });
+  await page.reload();
+  await currentCheck(page);
+  await chooseCheck(page, 'Upper element, screw to screw');
+  await expect(ofBefore).toBeVisible();
+  await pressKeys(page, '5');
+  await expect(page.getByLabel('typed reading')).toContainText('12.5');
+  await expect(ofBefore).toHaveCount(0);
 
   // What was entered does not stand there when its check is taken again: the next check was shown when it was cleared.
   const volts = `${baseUrl()}/jobs/${jobId}?check=supply-volts`;

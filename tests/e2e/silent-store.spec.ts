@@ -53,6 +53,31 @@ test('without a server a slow store is waited for, and told so', async ({ page }
   expect((await jobOnDevice(page, jobId)).entries).toHaveLength(1);
 });
 
+test('what is tapped again while a slow store is waited for is entered once', async ({ page }) => {
+  const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Tapped again' });
+  await currentCheck(page);
+  await page.getByRole('button', { name: /Make safe/ }).click();
+  const dialog = page.getByRole('dialog', { name: 'Make safe' });
+  await dialog.getByRole('button', { name: 'not tried', exact: true }).click();
+  for (const point of await dialog.getByRole('button', { name: /: 0 V$/ }).all()) {
+    await point.click();
+  }
+  await noServer(page);
+  const letGo = await holdStore(page);
+  const enter = dialog.getByRole('button', { name: 'Enter what was read' });
+  await enter.click();
+  // Later than two taps of one hand in a glove.
+  await page.waitForTimeout(1200);
+  await enter.click();
+  await letGo();
+  await expect(dialog.getByText(/it proves nothing/)).toBeVisible();
+  const { entries } = await jobOnDevice(page, jobId);
+  expect(entries.map((each) => each.kind === 'action' && each.action)).toEqual([
+    'power-off',
+    'proved-dead',
+  ]);
+});
+
 test('what a silent store was given up for is not kept behind anybody’s back', async ({ page }) => {
   await page.clock.install();
   const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Given up' });

@@ -6,8 +6,11 @@ import { clockWords } from '@/core/procedures';
 import type { UnitSystem } from '@/core/quantities';
 import { endedWords } from '@/features/record/balancing-words';
 import { kelvinWords } from '@/features/record/kelvin-words';
+import { clearedOf } from '@/features/record/draft-keeper';
+import { notEntered } from '@/features/record/not-entered';
 import type { JobRecord } from '@/features/record/use-job-record';
 import { useDraft } from '@/features/record/use-draft';
+import { useReadingDraft } from '@/features/record/use-reading-draft';
 import { NumberField, typedNumber } from '@/features/record/number-field';
 import type { BalancingStage } from './stage';
 
@@ -186,8 +189,8 @@ function AtBoiler({
   system: UnitSystem;
 }) {
   const jobId = record.job.job.id;
-  const flow = useDraft(`${jobId} balancing flow`);
-  const back = useDraft(`${jobId} balancing return`);
+  const flow = useReadingDraft(`${jobId} balancing flow`);
+  const back = useReadingDraft(`${jobId} balancing return`);
   const [problem, setProblem] = useState<string>();
   const enter = async () => {
     const warm = typedNumber(flow[0], 'temperature', system, water);
@@ -197,16 +200,16 @@ function AtBoiler({
     if (cool.kind === 'number' && cool.value >= warm.value) {
       return setProblem('The return is not warmer than the flow: are they exchanged?');
     }
-    setProblem(undefined);
     const isKept = await record.append({
       kind: 'balancing',
       phase: 'boiler',
       flow: { celsius: warm.value },
       ...(cool.kind === 'number' ? { return: { celsius: cool.value } } : {}),
     });
+    setProblem(isKept ? undefined : notEntered);
     if (!isKept) return;
-    flow[1]('');
-    back[1]('');
+    flow[1](clearedOf(flow[0]));
+    back[1](clearedOf(back[0]));
   };
   const last = session.rounds.at(-1);
   return (

@@ -31,6 +31,8 @@ export function RadiatorForm({
   onDone?(): void;
 }) {
   const key = `${record.job.job.id} radiator ${changed?.id ?? 'new'}`;
+  // Until it is kept it is one radiator, however often it is tapped.
+  const [nextId, setNextId] = useState<string>(newId);
   const room = useDraft(`${key} room`);
   const height = useDraft(`${key} height`);
   const width = useDraft(`${key} width`);
@@ -65,7 +67,7 @@ export function RadiatorForm({
     const isKept = await record.append({
       kind: 'balancing',
       phase: 'radiator',
-      radiator: changed?.id ?? newId(),
+      radiator: changed?.id ?? nextId,
       room: name,
       radiatorKind,
       height: { millimetre: Math.round(high) },
@@ -75,6 +77,7 @@ export function RadiatorForm({
     });
     if (!isKept) return setProblem(notEntered);
     for (const [, setText] of [room, height, width, rated, roomCelsius]) setText('');
+    setNextId(newId());
     onDone?.();
   };
   if (!changed && radiators.length >= mostRadiators) {

@@ -4,9 +4,11 @@ import { useState } from 'react';
 import { keySteps, type BalancedRadiator, type PredictedChange } from '@/core/balancing';
 import { valueText, type UnitSystem } from '@/core/quantities';
 import { asideWords, radiatorKindWords, turnsWords } from '@/features/record/balancing-words';
+import { clearedOf } from '@/features/record/draft-keeper';
 import { kelvinWords } from '@/features/record/kelvin-words';
+import { notEntered } from '@/features/record/not-entered';
 import type { JobRecord } from '@/features/record/use-job-record';
-import { useDraft } from '@/features/record/use-draft';
+import { useReadingDraft } from '@/features/record/use-reading-draft';
 import { NumberField, typedNumber } from '@/features/record/number-field';
 import { RadiatorForm } from './radiator-form';
 
@@ -36,8 +38,9 @@ export function RadiatorRow({
 }) {
   const { id, room, kind, widthMetre, heightMetre, ratedWatt, turns, aside } = radiator;
   const jobId = record.job.job.id;
-  const top = useDraft(`${jobId} ${id} top`);
-  const bottom = useDraft(`${jobId} ${id} bottom`);
+  const top = useReadingDraft(`${jobId} ${id} top`);
+  const bottom = useReadingDraft(`${jobId} ${id} bottom`);
+  const [problem, setProblem] = useState<string>();
   const [isDescribing, setDescribing] = useState(false);
   const length = (metre: number) => valueText(metre * 1000, 'length', system);
   const enterRead = async () => {
@@ -52,9 +55,10 @@ export function RadiatorRow({
       top: { celsius: above.value },
       bottom: { celsius: below.value },
     });
+    setProblem(isKept ? undefined : notEntered);
     if (!isKept) return;
-    top[1]('');
-    bottom[1]('');
+    top[1](clearedOf(top[0]));
+    bottom[1](clearedOf(bottom[0]));
   };
   const set = (turnsFromShut: number) =>
     void record.append({
@@ -135,6 +139,11 @@ export function RadiatorRow({
               onLeave={() => void enterRead()}
             />
           </div>
+          {problem && (
+            <p role="alert" className="font-medium">
+              {problem}
+            </p>
+          )}
         </>
       )}
       <details className="mt-1">

@@ -381,6 +381,7 @@ function OpenBench({ initial, first, coming, system }: BenchProps) {
               <ReadingDisplay
                 expectation={at.expectation}
                 text={at.text}
+                typedAt={at.typedAt}
                 parsed={at.parsed}
                 ranking={answer.answer.suspects.map((each) => each.repair)}
                 leadOhm={quantity === 'resistance' ? at.meter.leadOhm : undefined}

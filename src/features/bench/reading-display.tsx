@@ -18,6 +18,7 @@ import {
 } from '@/core/quantities';
 import { useFamily, useWords } from '@/features/record/family-context';
 import type { FamilyWords } from '@/features/record/family-words';
+import { TypedEarlier } from '@/features/record/typed-earlier';
 import { percent } from '@/features/record/words';
 import { patternOf } from '@/ui/patterns';
 import { ReadingRuler, type RulerLane, type RulerNeedle } from '@/ui/reading-ruler';
@@ -28,6 +29,8 @@ import { Tick, Unequal } from '@/ui/marks';
 export interface ReadingDisplayProps {
   readonly expectation: Expectation;
   readonly text: string;
+  /** When it was typed. */
+  readonly typedAt: number | undefined;
   readonly parsed: ParsedReading | undefined;
   /** Repairs in order of their present rank, for patterns. */
   readonly ranking: readonly string[];
@@ -89,6 +92,7 @@ export function ReadingDisplay(props: ReadingDisplayProps) {
           <p className="text-body lg:text-lead">{goodWords(good, quantity, system)}</p>
           <Meaning {...props} quantity={quantity} />
           {howTaken}
+          <TypedEarlier at={props.typedAt} />
         </div>
       </div>
       {/* Its letters grow with it: on a tablet they need not be larger than the reading. */}

@@ -4,7 +4,7 @@ import { useSearchParams } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import type { AccessStep, ApplianceFamily } from '@/core/appliances';
 import { parseReading, type ParsedReading, type UnitSystem } from '@/core/quantities';
-import { useDraft } from '@/features/record/use-draft';
+import { useReadingDraft } from '@/features/record/use-reading-draft';
 import { usePresentTechnician } from '@/features/record/technician-context';
 import type { JobRecord, NewEntry } from '@/features/record/use-job-record';
 import { useMeter } from '@/features/record/use-meter';
@@ -69,9 +69,9 @@ export function useCheckEntry(
 
   // The check that stands here is the one that the answer is for: its steps and its bands belong to it.
   const check = answer?.selected?.expectation.check;
-  const [text, setText] = useDraft(`${job.job.id} ${check ?? ''}`);
+  const [text, setText, typedAt] = useReadingDraft(`${job.job.id} ${check ?? ''}`);
   /** What is typed for a check of several values, each in its field. */
-  const several = useDraft(`${job.job.id} ${check ?? ''} values`);
+  const several = useReadingDraft(`${job.job.id} ${check ?? ''} values`);
   const quantity = check === undefined ? undefined : family.check(check).quantity;
   const parsed = useMemo<ParsedReading | undefined>(
     () =>
@@ -201,6 +201,7 @@ export function useCheckEntry(
     quantity,
     begun,
     text,
+    typedAt,
     several,
     parsed,
     value,

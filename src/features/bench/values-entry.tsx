@@ -13,7 +13,8 @@ import {
   type UnitSystem,
 } from '@/core/quantities';
 import { useFamily, useWords } from '@/features/record/family-context';
-import type { useDraft } from '@/features/record/use-draft';
+import { TypedEarlier } from '@/features/record/typed-earlier';
+import type { TypedReading } from '@/features/record/use-reading-draft';
 import { capital } from '@/features/record/words';
 import { goodWords } from './reading-display';
 import { quantityOfValue, valueName } from './value-names';
@@ -29,7 +30,7 @@ export function ValuesEntry({
   good,
   isReady,
   disabledReason,
-  draft: [draft, setDraft],
+  draft: [draft, setDraft, typedAt],
   isBelowSteps = false,
   onEnter,
 }: {
@@ -44,7 +45,7 @@ export function ValuesEntry({
   isReady: boolean;
   disabledReason?: string;
   /** What is typed so far, cleared by whoever enters it. */
-  draft: ReturnType<typeof useDraft>;
+  draft: TypedReading;
   /** Many values scroll by themselves there: the steps above them stay in reach. */
   isBelowSteps?: boolean;
   onEnter(values: Record<string, Value>): void;
@@ -129,6 +130,9 @@ export function ValuesEntry({
           )}
         </label>
       ))}
+      <div className="col-span-2 empty:hidden">
+        <TypedEarlier at={typedAt} />
+      </div>
       <ValuesTold {...{ jobId, check, plate, system }} values={read().found} />
       {problems[''] && (
         <p role="alert" className="col-span-2 border-l-4 border-rule pl-3 font-medium">

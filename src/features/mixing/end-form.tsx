@@ -5,7 +5,7 @@ import type { MixingEnd } from '@/core/mixing-valve';
 import type { UnitSystem } from '@/core/quantities';
 import { notEntered } from '@/features/record/not-entered';
 import { NumberField, typedNumber } from '@/features/record/number-field';
-import { useDraft } from '@/features/record/use-draft';
+import { useReadingDraft } from '@/features/record/use-reading-draft';
 import type { JobRecord } from '@/features/record/use-job-record';
 
 const tapRange = [0, 95] as const;
@@ -22,7 +22,7 @@ export function EndForm({
 }) {
   const [isLocked, setLocked] = useState(false);
   const [isTold, setTold] = useState(false);
-  const farthest = useDraft(`${record.job.job.id} mixing farthest`);
+  const farthest = useReadingDraft(`${record.job.job.id} mixing farthest`);
   const [problem, setProblem] = useState<string>();
   const leave = async () => {
     const typed = typedNumber(farthest[0], 'temperature', system, tapRange);

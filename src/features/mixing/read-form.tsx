@@ -13,6 +13,7 @@ import { useFamily } from '@/features/record/family-context';
 import { eighthsWords } from '@/features/record/mixing-words';
 import { NumberField, typedNumber } from '@/features/record/number-field';
 import { useDraft } from '@/features/record/use-draft';
+import { useReadingDraft } from '@/features/record/use-reading-draft';
 import type { JobRecord } from '@/features/record/use-job-record';
 import { evidenceOfStep } from './evidence-of-step';
 
@@ -46,10 +47,10 @@ export function ReadForm({
   const { begun, steps } = session;
   const last = steps.at(-1);
   const drafts = {
-    hot: useDraft(`${jobId} mixing hot`),
-    mixed: useDraft(`${jobId} mixing mixed`),
-    cold: useDraft(`${jobId} mixing cold`),
-    tap: useDraft(`${jobId} mixing tap`),
+    hot: useReadingDraft(`${jobId} mixing hot`),
+    mixed: useReadingDraft(`${jobId} mixing mixed`),
+    cold: useReadingDraft(`${jobId} mixing cold`),
+    tap: useReadingDraft(`${jobId} mixing tap`),
   };
   const reason = useDraft(`${jobId} mixing reason`);
   const [moved, setMoved] = useState<number>();

@@ -3,6 +3,7 @@
 import { provedDeadNeed, type Missing as MissingNeed } from '@/core/procedures';
 import { ObservationAnswers } from '@/features/bench/observation-answers';
 import { useFamily, useWords } from '@/features/record/family-context';
+import { useOneAtATime } from '@/features/record/use-one-at-a-time';
 import { capital } from '@/features/record/words';
 import type { NewEntry } from '@/features/record/use-job-record';
 import { beginning, newRun } from './use-run';
@@ -19,6 +20,7 @@ export function Missing({
 }: RunnerProps & { readonly missing: readonly MissingNeed[] }) {
   const family = useFamily();
   const words = useWords();
+  const oneAtATime = useOneAtATime();
   /** An answer that nobody works on with leads to the procedure that makes it safe: gas smelled. */
   const answer = (check: string, value: string) => {
     const leaving = family.procedures.find(
@@ -28,12 +30,13 @@ export function Missing({
         first!.branch?.some(({ is, goto }) => is === value && goto === 'end:leave'),
     );
     const own = leaving && newRun(leaving.id, { within: run.run });
-    void record
-      .append(
-        { kind: 'observation', check, value },
-        ...(own ? [beginning(own, leaving.steps[0]!.id)] : []),
-      )
-      .then((isKept) => isKept && own && onOpen(own.run));
+    const first = own ? [beginning(own, leaving.steps[0]!.id)] : [];
+    oneAtATime(
+      async () =>
+        (await record.append({ kind: 'observation', check, value }, ...first)) &&
+        own &&
+        onOpen(own.run),
+    );
   };
   if (missing.length === 0) return null;
   const name = (need: string) =>
@@ -77,9 +80,8 @@ export function Missing({
                 className="button mt-1"
                 onClick={() => {
                   const own = newRun(making.id, { repair: run.repair, within: run.run });
-                  void record
-                    .append(beginning(own, making.steps[0]!.id))
-                    .then((isKept) => isKept && onOpen(own.run));
+                  const first = beginning(own, making.steps[0]!.id);
+                  oneAtATime(async () => (await record.append(first)) && onOpen(own.run));
                 }}
               >
                 {making.title}

@@ -7,6 +7,7 @@ import { positionOf, stoppedEntry, wentThrough, type Procedure } from '@/core/pr
 import type { FirmIntervals } from '@/core/service';
 import { useFamily, useWords } from '@/features/record/family-context';
 import type { JobRecord, NewEntry } from '@/features/record/use-job-record';
+import { useOneAtATime } from '@/features/record/use-one-at-a-time';
 import { clockTime } from '@/features/record/words';
 import { DueList } from './due-list';
 import { readySound } from './due-sound';
@@ -56,6 +57,7 @@ export function ProcedureList({
     if (procedure.school !== undefined || repairs.length > 1) setAsking(procedure);
     else begin(procedure, repairs[0]);
   };
+  const oneAtATime = useOneAtATime();
   const begin = (procedure: Procedure, of: string | undefined, leftBecause?: string) => {
     setAsking(undefined);
     const run = newRun(procedure.id, of === undefined ? {} : { repair: of });
@@ -64,7 +66,7 @@ export function ProcedureList({
       beginning(run, first),
       ...(leftBecause === undefined ? [] : [stoppedEntry(run, first, leftBecause) as NewEntry]),
     ];
-    void record.append(...entries).then((isKept) => isKept && onOpen(run.run));
+    oneAtATime(async () => (await record.append(...entries)) && onOpen(run.run));
   };
   const shared = { onStart: start, mayGas: gasWorkAllowed(job) };
   return (

@@ -12,7 +12,9 @@ import {
 } from '@/core/quantities';
 import { withState } from '@/features/bench/new-entries';
 import { useFamily, useWords } from '@/features/record/family-context';
-import { useDraft } from '@/features/record/use-draft';
+import { clearedOf } from '@/features/record/draft-keeper';
+import { TypedEarlier } from '@/features/record/typed-earlier';
+import { useReadingDraft } from '@/features/record/use-reading-draft';
 import type { JobRecord, NewEntry } from '@/features/record/use-job-record';
 import { useMeter } from '@/features/record/use-meter';
 import { clockTime, valueWords } from '@/features/record/words';
@@ -42,7 +44,7 @@ export function StepReading({
   const words = useWords();
   const { job } = record;
   const quantity = family.catalogue.check(check)!.quantity!;
-  const [text, setText] = useDraft(`${job.job.id} ${run.run} ${check}`);
+  const [text, setText, typedAt] = useReadingDraft(`${job.job.id} ${run.run} ${check}`);
   const { symbol } = shownUnit(quantity, system);
   const [problem, setProblem] = useState<string>();
   const { meter } = useMeter();
@@ -73,7 +75,7 @@ export function StepReading({
       { result: valueWords(value, system, quantity) },
       (isOwn ? withState(family, entry, check, []) : entry) as UnstampedEntry,
     );
-    if (isEntered) setText('');
+    if (isEntered) setText(clearedOf(text));
   };
 
   return (
@@ -116,6 +118,7 @@ export function StepReading({
           </span>
         </span>
       </label>
+      <TypedEarlier at={typedAt} />
       {problem && (
         <p role="alert" className="mt-1 font-medium">
           {problem}

@@ -6,7 +6,8 @@ import type { UnitSystem } from '@/core/quantities';
 import { withState } from '@/features/bench/new-entries';
 import { ValuesEntry } from '@/features/bench/values-entry';
 import { useFamily, useWords } from '@/features/record/family-context';
-import { useDraft } from '@/features/record/use-draft';
+import { clearedOf } from '@/features/record/draft-keeper';
+import { useReadingDraft } from '@/features/record/use-reading-draft';
 import type { JobRecord, NewEntry } from '@/features/record/use-job-record';
 import { clockTime } from '@/features/record/words';
 import { noPermission } from './step-reading';
@@ -32,7 +33,7 @@ export function StepValues({
   const family = useFamily();
   const words = useWords();
   const { job } = record;
-  const draft = useDraft(`${job.job.id} ${run.run} ${check} values`);
+  const draft = useReadingDraft(`${job.job.id} ${run.run} ${check} values`);
   const earlier = standingReading(job, check, since);
   const isAllowed = family.isAllowed(check, {
     liveWork: liveWorkAllowed(job),
@@ -44,7 +45,7 @@ export function StepValues({
       { result: words.result({ ...reading, id: '', at: '' }, system) },
       withState(family, reading, check, []) as UnstampedEntry,
     );
-    if (isEntered) draft[1]('');
+    if (isEntered) draft[1](clearedOf(draft[0]));
   };
   return (
     <div className="mt-3">

@@ -11,6 +11,7 @@ import {
 import { ObservationAnswers } from '@/features/bench/observation-answers';
 import { SettingInput } from '@/features/repair/settings-fields';
 import { useFamily, useWords } from '@/features/record/family-context';
+import { useOneAtATime } from '@/features/record/use-one-at-a-time';
 import { clockTime } from '@/features/record/words';
 import { Tick } from '@/ui/marks';
 import { PartFitting } from './part-fitting';
@@ -43,6 +44,7 @@ export function StepWork(props: StepWorkProps) {
   const checks = step.checks ?? [];
   const own = checkFor(family, checks, run.repair);
   const [chosen, setChosen] = useState<string>();
+  const oneAtATime = useOneAtATime();
   const check = own ?? chosen;
 
   if (checks.length > 0 && check === undefined) {
@@ -150,9 +152,9 @@ export function StepWork(props: StepWorkProps) {
               if (going) return onOpen(going.run);
               const first = inside.steps[0]!;
               const next = newRun(step.runs!, { repair: run.repair, within: run.run });
-              void record
-                .append(beginning(next, first.id))
-                .then((isKept) => isKept && onOpen(next.run));
+              oneAtATime(
+                async () => (await record.append(beginning(next, first.id))) && onOpen(next.run),
+              );
             }}
           >
             {going ? `Go on: ${title}` : `Start: ${title}`}

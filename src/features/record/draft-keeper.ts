@@ -7,7 +7,14 @@ export interface DraftKeeper {
   leave(): void;
 }
 
-const done = (text: string, by: DraftChange): string => (typeof by === 'string' ? by : by(text));
+export const withText = (text: string, by: DraftChange): string =>
+  typeof by === 'string' ? by : by(text);
+
+/** Cleared once it is entered, unless it was typed on meanwhile: a store may take its time. */
+export const clearedOf =
+  (entered: string) =>
+  (text: string): string =>
+    text === entered ? '' : text;
 
 /**
  * A draft that may be typed into while it is still being read: what was typed meanwhile is done once more over what was kept, so
@@ -29,13 +36,13 @@ export function keepDraft({
   void read().then((kept) => {
     const changes = meanwhile!;
     meanwhile = undefined;
-    text = changes.reduce(done, kept);
+    text = changes.reduce(withText, kept);
     if (changes.length > 0) write(text);
     if (!isLeft) tell(text);
   });
   return {
     change(by) {
-      text = done(text, by);
+      text = withText(text, by);
       if (meanwhile) meanwhile.push(by);
       else write(text);
       tell(text);

@@ -8,7 +8,8 @@ import {
   type Quantity,
   type UnitSystem,
 } from '@/core/quantities';
-import { useDraft } from './use-draft';
+import { TypedEarlier } from './typed-earlier';
+import type { TypedReading } from './use-reading-draft';
 
 /** What was typed, as a number in the kept unit; what is wrong with it; or nothing where the field is empty. */
 export type Typed =
@@ -36,7 +37,7 @@ export function typedNumber(
 export function NumberField({
   label,
   name,
-  draft: [text, setText],
+  draft: [text, setText, typedAt],
   quantity,
   system,
   range,
@@ -47,7 +48,8 @@ export function NumberField({
   label: string;
   /** What it is called by who does not see it. */
   name: string;
-  draft: ReturnType<typeof useDraft>;
+  /** With when it was typed, where that matters. */
+  draft: TypedReading;
   quantity: Quantity;
   system: UnitSystem;
   range: readonly [number, number];
@@ -86,6 +88,7 @@ export function NumberField({
         onBlur={leave}
         onKeyDown={(event) => event.key === 'Enter' && leave()}
       />
+      <TypedEarlier at={typedAt} />
       {problem && (
         <span id={id} role="alert" className="block font-medium">
           {problem}

@@ -76,6 +76,8 @@ interface Tap {
   readonly at: number;
   readonly made: readonly Entry[];
   readonly entered: Promise<boolean>;
+  /** Until it is over, the same once more is the same: a store may be silent for many seconds, and who waits taps again. */
+  isOver: boolean;
 }
 
 /** Entries that neither this device nor the server seemed to take. */
@@ -221,18 +223,20 @@ export function useJobRecord(initial: JobFile): JobRecord {
       const last = lastTap.current;
       const isBounce =
         last?.said === said &&
-        at - last.at < doubleTapMilliseconds &&
+        (!last.isOver || at - last.at < doubleTapMilliseconds) &&
         // What was kept and then refused, or struck, can be said again at once as well.
         !last.made.some(({ id }) => uncounted.current.includes(id));
       if (isBounce) return last.entered;
       const made = make(said, technician.id, added);
       const entered = enter(said, made);
-      const tap = { said, at, made, entered };
+      const tap: Tap = { said, at, made, entered, isOver: false };
       lastTap.current = tap;
       // What was not entered can be tapped again at once.
-      void entered.then((isEntered) => {
-        if (!isEntered && lastTap.current === tap) lastTap.current = undefined;
-      });
+      void entered
+        .finally(() => (tap.isOver = true))
+        .then((isEntered) => {
+          if (!isEntered && lastTap.current === tap) lastTap.current = undefined;
+        });
       return entered;
     },
     [technician.id, make, enter],

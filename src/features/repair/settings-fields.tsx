@@ -15,6 +15,7 @@ import {
 import { notEntered } from '@/features/record/not-entered';
 import type { JobRecord } from '@/features/record/use-job-record';
 import { useFamily } from '@/features/record/family-context';
+import { clearedOf } from '@/features/record/draft-keeper';
 import { useDraft } from '@/features/record/use-draft';
 
 /** Every dial, as found and as left. */
@@ -111,7 +112,7 @@ export function SettingInput({
     isBusy.current = true;
     const isKept = await record.append({ kind: 'setting', setting, as, value: kept });
     isBusy.current = false;
-    if (isKept) setText('');
+    if (isKept) setText(clearedOf(text));
     else setProblem(notEntered);
   };
   return (

@@ -13,6 +13,7 @@ import type { SettingEntry } from '@/core/job-file';
 import type { SettingsSheet, SheetLine, SheetParameter } from '@/core/settings';
 import { notEntered } from '@/features/record/not-entered';
 import type { JobRecord, NewEntry } from '@/features/record/use-job-record';
+import { clearedOf } from '@/features/record/draft-keeper';
 import { useDraft } from '@/features/record/use-draft';
 import { ReasonOptions, type Reason } from './reasons';
 
@@ -180,7 +181,7 @@ function NumberField({
     isBusy.current = true;
     const isKept = await onEnter({ [keyOfQuantity(quantity!)]: parsed });
     isBusy.current = false;
-    if (isKept) setText('');
+    if (isKept) setText(clearedOf(text));
     else setProblem(notEntered);
   };
   return (

@@ -15,6 +15,7 @@ import { rowsOfFile } from '@/features/files/rows-of-file';
 import { notEntered } from '@/features/record/not-entered';
 import { useFamily } from '@/features/record/family-context';
 import { placeName } from '@/features/record/log-words';
+import { useOneAtATime } from '@/features/record/use-one-at-a-time';
 import type { NewEntry } from '@/features/record/use-job-record';
 import { Dialog } from '@/ui/dialog';
 import { placesOf } from './usual-places';
@@ -43,6 +44,7 @@ export function ImportDialog({
   const [opened, setOpened] = useState<Opened>();
   const [problem, setProblem] = useState<string>();
   const [isReading, setReading] = useState(false);
+  const oneAtATime = useOneAtATime();
   const close = () => {
     setOpened(undefined);
     setProblem(undefined);
@@ -93,11 +95,13 @@ export function ImportDialog({
         <Mapping
           opened={opened}
           onChange={(mapping) => setOpened({ ...opened, mapping })}
-          onTake={async (found) => {
-            const isKept = await onTake(entriesOf(opened.name, found));
-            if (isKept) close();
-            else setProblem(notEntered);
-          }}
+          onTake={(found) =>
+            oneAtATime(async () => {
+              const isKept = await onTake(entriesOf(opened.name, found));
+              if (isKept) close();
+              else setProblem(notEntered);
+            })
+          }
         />
       )}
     </Dialog>
@@ -144,7 +148,7 @@ function Mapping({
 }: {
   opened: Opened;
   onChange(mapping: LoggerMapping): void;
-  onTake(found: LoggerChannels): Promise<void>;
+  onTake(found: LoggerChannels): void;
 }) {
   const found = readChannels(rows, mapping);
   const { usual, others } = placesOf(useFamily());
@@ -259,7 +263,7 @@ function Mapping({
         type="button"
         className="button button-act mt-4 w-full"
         disabled={found.channels.length === 0 || twice(mapping)}
-        onClick={() => void onTake(found)}
+        onClick={() => onTake(found)}
       >
         {twice(mapping) ? 'Two columns at one place: choose' : 'Take it into the job'}
       </button>

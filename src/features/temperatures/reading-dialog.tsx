@@ -10,7 +10,9 @@ import {
 } from '@/core/quantities';
 import { notEntered } from '@/features/record/not-entered';
 import { placeName } from '@/features/record/log-words';
-import { useDraft } from '@/features/record/use-draft';
+import { clearedOf } from '@/features/record/draft-keeper';
+import { TypedEarlier } from '@/features/record/typed-earlier';
+import { useReadingDraft } from '@/features/record/use-reading-draft';
 import { Dialog } from '@/ui/dialog';
 import { Keypad } from '@/ui/keypad';
 import { readInstrument, type ReachedInstrument } from '@/features/instruments/use-instruments';
@@ -32,7 +34,7 @@ export function ReadingDialog({
   /** Gives false where it could not be entered. */
   onRead(celsius: number, instrument: string | undefined): Promise<boolean>;
 }) {
-  const [text, setText] = useDraft(`${jobId} log ${place ?? ''}`);
+  const [text, setText, typedAt] = useReadingDraft(`${jobId} log ${place ?? ''}`);
   const [problem, setProblem] = useState<string>();
   const [from, setFrom] = useState<string>();
   const parsed = text === '' ? undefined : parseReading(text, { quantity: 'temperature', system });
@@ -48,7 +50,7 @@ export function ReadingDialog({
       return;
     }
     if (await onRead(parsed.value, from)) {
-      setText('');
+      setText(clearedOf(text));
       close();
     } else {
       setProblem(notEntered);
@@ -73,6 +75,7 @@ export function ReadingDialog({
       <p className="min-h-6 text-small" role="status">
         {problem ?? (from === undefined ? '' : `from the ${from}`)}
       </p>
+      <TypedEarlier at={typedAt} />
       {instruments.length > 0 && (
         <p className="mb-2 flex flex-wrap gap-2">
           {instruments
