@@ -189,6 +189,34 @@ test('a lone 1 on an element is asked back', async ({ page }) => {
     });
 });
 
+test('the second half of a double tap does nothing to the check that has come meanwhile', async ({
+  page,
+}) => {
+  const jobId = await openJob(page, { kind: 'no-hot-water', customer: 'Twice' });
+  const first = await currentCheck(page);
+  const skip = page.getByRole('button', { name: 'Skip', exact: true });
+  const place = (await skip.boundingBox())!;
+  const tap = async (clickCount: number) => {
+    await page.mouse.down({ clickCount });
+    await page.mouse.up({ clickCount });
+  };
+  await page.mouse.move(place.x + place.width / 2, place.y + place.height / 2);
+  await tap(1);
+  await expect(page.locator(`[data-check="${first}"]`)).toHaveCount(0);
+  const second = await currentCheck(page);
+  await tap(2);
+  await tap(3);
+  // What is tapped again, on purpose, counts.
+  await expect(page.locator(`[data-check="${second}"]`)).toBeVisible();
+  await tap(1);
+  await expect(page.locator(`[data-check="${second}"]`)).toHaveCount(0);
+  await expect
+    .poll(async () =>
+      (await sentJob(page, jobId)).entries.map((each) => 'check' in each && each.check),
+    )
+    .toEqual([first, second]);
+});
+
 test('before Enter, every suspect shows what it would be', async ({ page }) => {
   await openJob(page, { kind: 'no-hot-water', customer: 'Preview' });
   await chooseCheck(page, 'Upper element, screw to screw');
@@ -253,6 +281,9 @@ test('an entry is corrected in two taps, and the old value stays, struck', async
   await dialog.getByLabel('It should be').fill('about twelve');
   await dialog.getByRole('button', { name: 'Correct it' }).click();
   await expect(dialog.getByRole('alert')).toContainText('is not a number');
+  await dialog.getByLabel('It should be').fill('1');
+  await dialog.getByRole('button', { name: 'Correct it' }).click();
+  await expect(dialog.getByRole('alert')).toContainText('Type OL, or 1.0 for one');
   await dialog.getByLabel('It should be').fill('12,9');
   await dialog.getByRole('button', { name: 'Correct it' }).click();
   await expect

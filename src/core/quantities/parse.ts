@@ -13,7 +13,13 @@ import {
 export type ParsedReading =
   | { readonly kind: 'value'; readonly value: number }
   | { readonly kind: 'over-range' }
-  | { readonly kind: 'ask'; readonly question: string; readonly choices: readonly ParsedChoice[] }
+  | {
+      readonly kind: 'ask';
+      readonly question: string;
+      readonly choices: readonly ParsedChoice[];
+      /** What to type so that it is not asked, where there is no room for the choices. */
+      readonly instead: string;
+    }
   | { readonly kind: 'problem'; readonly message: string };
 
 export interface ParsedChoice {
@@ -67,6 +73,7 @@ export function parseReading(text: string, context: ParseContext): ParsedReading
       kind: 'ask',
       question: `Is "${number}" ${choices.map((each) => each.label).join(' or ')}?`,
       choices,
+      instead: 'Type it without the comma.',
     };
   }
   const value = toKept(Number(number.replace(',', '.').replace(/[\s']/g, '')), unit);
@@ -85,6 +92,7 @@ export function parseReading(text: string, context: ParseContext): ParsedReading
         { label: 'over range (OL)', meaning: { kind: 'over-range' } },
         { label: '1.0 Ω', meaning: { kind: 'value', value: 1 } },
       ],
+      instead: 'Type OL, or 1.0 for one.',
     };
   }
   return { kind: 'value', value };

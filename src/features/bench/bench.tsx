@@ -215,6 +215,7 @@ function OpenBench({ initial, first, coming, system }: BenchProps) {
       <main
         aria-busy={!at.isFresh || at.isQuick}
         data-entries={job.entries.length}
+        data-means={check}
         className="flex min-h-0 flex-1 flex-col low:grid low:grid-cols-[minmax(0,1fr)_minmax(300px,46%)] low:content-start lg:grid lg:grid-cols-[340px_minmax(0,1fr)_330px] lg:grid-rows-[minmax(0,1fr)]"
       >
         <Awake isReady={at.isFresh || at.failure !== undefined} />

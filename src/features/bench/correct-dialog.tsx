@@ -229,9 +229,9 @@ function severalOf(
 
 /** What was typed as a value of the logbook, or what is wrong with it. */
 function valueIn(text: string, quantity: Quantity, system: UnitSystem): Value | string {
-  const parsed = parseReading(text, { quantity, system });
+  const parsed = parseReading(text, { quantity, system, loneOneIsDoubtful: true });
   if (parsed.kind === 'problem') return parsed.message;
-  if (parsed.kind === 'ask') return `${parsed.question} Type it without the comma.`;
+  if (parsed.kind === 'ask') return `${parsed.question} ${parsed.instead}`;
   return parsed.kind === 'over-range'
     ? { overRange: true }
     : { [keyOfQuantity(quantity)]: parsed.value };

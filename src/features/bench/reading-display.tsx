@@ -73,7 +73,7 @@ export function ReadingDisplay(props: ReadingDisplayProps) {
     <section
       ref={section}
       aria-label="Reading"
-      className="scroll-mb-[392px] px-4 low:scroll-mb-2 short:scroll-mb-2 lg:scroll-mb-0 lg:px-5"
+      className="scroll-mb-[424px] px-4 low:scroll-mb-2 short:scroll-mb-2 lg:scroll-mb-0 lg:px-5"
     >
       <div className="flex items-end justify-between gap-4">
         <output

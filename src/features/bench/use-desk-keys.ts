@@ -25,7 +25,8 @@ export function useDeskKeys({
       const target = event.target as HTMLElement;
       if (target.closest('input, textarea, select, [role=dialog]')) return;
       if (event.key === 'Enter') {
-        if (target.closest('button, a')) return;
+        // A key that is held down would enter what stands at the next check as well.
+        if (event.repeat || target.closest('button, a')) return;
         enterReading();
       } else if (/^[\d.,\-]$/.test(event.key)) change(text === 'OL' ? event.key : text + event.key);
       else if (event.key === 'Backspace') change(text === 'OL' ? '' : text.slice(0, -1));

@@ -67,9 +67,13 @@ export function ValuesEntry({
     const wrong: Record<string, string> = {};
     for (const [key] of points) {
       if ((typed[key] ?? '').trim() === '' && mayBeEmpty(key)) continue;
-      const parsed = parseReading(typed[key] ?? '', { quantity: quantityOf(key), system });
+      const parsed = parseReading(typed[key] ?? '', {
+        quantity: quantityOf(key),
+        system,
+        loneOneIsDoubtful: true,
+      });
       if (parsed.kind === 'problem') wrong[key] = parsed.message;
-      else if (parsed.kind === 'ask') wrong[key] = parsed.question;
+      else if (parsed.kind === 'ask') wrong[key] = `${parsed.question} ${parsed.instead}`;
       else if (parsed.kind === 'over-range') found[key] = { overRange: true };
       else found[key] = { [keyOfQuantity(quantityOf(key))]: parsed.value };
     }

@@ -108,7 +108,7 @@ function problemOf(field: NumberField, text: string, system: UnitSystem): string
   }
   const parsed = readField(text, field, system);
   if (parsed.kind === 'problem') return parsed.message;
-  if (parsed.kind === 'ask') return `${parsed.question} Type it without the comma.`;
+  if (parsed.kind === 'ask') return `${parsed.question} ${parsed.instead}`;
   const [least, most] = field.range;
   return parsed.kind === 'value' && !(parsed.value >= least && parsed.value <= most)
     ? rangeWords(field, system)

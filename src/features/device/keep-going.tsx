@@ -1,6 +1,7 @@
 'use client';
 
 import { useEffect, useState, type ComponentType } from 'react';
+import { watchDoubleTaps } from '@/ui/double-tap';
 import { Told } from './told';
 
 /** The page comes first: whether all of it answers is looked for so often. */
@@ -13,6 +14,7 @@ const lookMilliseconds = 200;
 export function KeepGoing() {
   const [isNewer, setNewer] = useState(false);
   const [Heard, setHeard] = useState<ComponentType>();
+  useEffect(watchDoubleTaps, []);
   useEffect(() => {
     let end: (() => void) | undefined;
     let isGone = false;

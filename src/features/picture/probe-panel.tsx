@@ -45,7 +45,8 @@ export function ProbePanel({
 }) {
   const family = useFamily();
   const { meter } = useMeter();
-  const [text, setText] = useState('');
+  /** Ohms that were typed are no volts once the power is on. */
+  const [typed, setTyped] = useState<{ readonly text: string; readonly as?: string }>({ text: '' });
   const [problem, setProblem] = useState<string>();
   const isBusy = useRef(false);
   const [a, b] = probes;
@@ -73,13 +74,14 @@ export function ProbePanel({
     );
   }
   const { quantity, good, bands } = answer;
+  const text = typed.as === quantity ? typed.text : '';
   const isMains = isWorkedDead(family);
 
   const enter = async () => {
     if (isBusy.current) return;
     const parsed = parseReading(text, { quantity, system, loneOneIsDoubtful: true });
     if (parsed.kind === 'problem') return setProblem(parsed.message);
-    if (parsed.kind === 'ask') return setProblem(`${parsed.question} Type OL, or 1.0 for one.`);
+    if (parsed.kind === 'ask') return setProblem(`${parsed.question} ${parsed.instead}`);
     const refusal =
       'point' in target && family.catalogue.gasPoints.has(target.point) && !gasWorkAllowed(job)
         ? 'This is read with gas on or something lit, and gas work is not allowed on this job. Have it read by who may.'
@@ -106,7 +108,7 @@ export function ProbePanel({
     if (!isKept) {
       return setProblem(notEntered);
     }
-    setText('');
+    setTyped({ text: '' });
     setProblem(undefined);
   };
 
@@ -149,7 +151,7 @@ export function ProbePanel({
             maxLength={20}
             aria-invalid={problem !== undefined}
             onChange={(event) => {
-              setText(event.target.value);
+              setTyped({ text: event.target.value, as: quantity });
               setProblem(undefined);
             }}
           />

@@ -70,7 +70,8 @@ export function PartFitting({
         action: 'fitted',
         ...(run.repair === undefined ? {} : { repair: run.repair }),
         ...(Object.keys(says).length > 0 ? { says } : {}),
-        ...(note === '' ? {} : { note }),
+        // Why something that differs is taken: of one that matches it says nothing.
+        ...(missed.length === 0 || note === '' ? {} : { note }),
       },
     );
     if (isEntered) setDraft('');

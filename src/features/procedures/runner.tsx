@@ -115,7 +115,11 @@ export function Runner({ position, ...props }: RunnerProps & { readonly position
   const isShort = timer !== undefined && timer.mostSeconds <= shortSeconds;
   const before = procedure.steps[index - 1];
   return (
-    <section aria-label={procedure.title} className="mx-auto w-full max-w-2xl px-4 pb-6">
+    <section
+      aria-label={procedure.title}
+      className="mx-auto w-full max-w-2xl px-4 pb-6"
+      data-means={here}
+    >
       <p className="flex items-baseline justify-between gap-3 pt-3 text-small text-ink-2">
         <span className="font-semibold text-ink">{procedure.title}</span>
         <span>

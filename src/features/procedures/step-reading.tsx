@@ -57,7 +57,7 @@ export function StepReading({
   const enter = async () => {
     const parsed = parseReading(text, { quantity, system, loneOneIsDoubtful: true });
     if (parsed.kind === 'problem') return setProblem(parsed.message);
-    if (parsed.kind === 'ask') return setProblem(`${parsed.question} Type OL, or 1.0 for one.`);
+    if (parsed.kind === 'ask') return setProblem(`${parsed.question} ${parsed.instead}`);
     setProblem(undefined);
     const value =
       parsed.kind === 'over-range'

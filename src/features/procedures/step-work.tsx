@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { gasWorkAllowed } from '@/core/job-file';
 import {
   wentThrough,
@@ -45,6 +45,8 @@ export function StepWork(props: StepWorkProps) {
   const own = checkFor(family, checks, run.repair);
   const [chosen, setChosen] = useState<string>();
   const oneAtATime = useOneAtATime();
+  const dials = useRef(new Map<string, () => Promise<boolean>>());
+  const [isRefused, setRefused] = useState(false);
   const check = own ?? chosen;
 
   if (checks.length > 0 && check === undefined) {
@@ -184,6 +186,13 @@ export function StepWork(props: StepWorkProps) {
     );
   }
   const { setting } = step;
+  /** Over only once what is typed at its dials is entered. */
+  const done = async () => {
+    const kept = await Promise.all([...dials.current.values()].map((keep) => keep()));
+    const isKept = kept.every(Boolean);
+    setRefused(!isKept);
+    if (isKept) await onFinish({});
+  };
   return (
     <>
       {setting &&
@@ -198,10 +207,16 @@ export function StepWork(props: StepWorkProps) {
                 as={setting.as}
                 value={state.settings.get(field.id)?.[setting.as]}
                 system={system}
+                typed={dials}
               />
             </div>
           ))}
-      <Press isWhole={isWhole} isEarly={!isReady} onPress={() => onFinish({})}>
+      {isRefused && (
+        <p role="alert" className="mt-3 border-l-4 border-rule pl-3 font-medium">
+          What is typed above is not entered. Put it right, or clear it, then tap Done.
+        </p>
+      )}
+      <Press isWhole={isWhole} isEarly={!isReady} onPress={() => void done()}>
         {repeats?.must ? `Done, ${repeats.done} of at least ${step.repeat!.times[0]}` : 'Done'}
       </Press>
     </>

@@ -1,7 +1,7 @@
 'use client';
 
 import { Link } from '@/ui/link';
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState, type RefObject } from 'react';
 import type { SettingField as SettingFieldOf } from '@/core/appliances';
 import type { JobState, Measured } from '@/core/job-file';
 import {
@@ -82,39 +82,58 @@ export function SettingInput({
   as,
   value,
   system,
+  typed,
 }: {
   record: JobRecord;
   field: SettingFieldOf;
   as: 'found' | 'left';
   value: Measured | string | boolean | undefined;
   system: UnitSystem;
+  /** Of who waits for what is typed here: enters it, and gives false where it could not be. */
+  typed?: RefObject<Map<string, () => Promise<boolean>>>;
 }) {
   const [text, setText] = useDraft(`${record.job.job.id} ${setting} ${as}`);
   const [problem, setProblem] = useState<string>();
-  const isBusy = useRef(false);
+  const busy = useRef<Promise<boolean>>(undefined);
   const stored = typeof value === 'object' ? numberOf(value, quantity) : undefined;
-  const keep = async () => {
-    if (text.trim() === '' || isBusy.current) return;
+  const refuse = (words: string) => {
+    setProblem(words);
+    return Promise.resolve(false);
+  };
+  const keep = (): Promise<boolean> => {
+    if (busy.current) return busy.current;
+    if (text.trim() === '') return Promise.resolve(true);
     const parsed = parseReading(text, { quantity, system });
     if (parsed.kind !== 'value') {
-      setProblem(parsed.kind === 'problem' ? parsed.message : 'Type one number.');
-      return;
+      return refuse(parsed.kind === 'problem' ? parsed.message : 'Type one number.');
     }
     const [least, most] = range;
     if (parsed.value < least || parsed.value > most) {
-      setProblem(
+      return refuse(
         `It stands between ${valueText(least, quantity, system)} and ${valueText(most, quantity, system)}.`,
       );
-      return;
     }
     setProblem(undefined);
-    const kept = { [keyOfQuantity(quantity)]: parsed.value };
-    isBusy.current = true;
-    const isKept = await record.append({ kind: 'setting', setting, as, value: kept });
-    isBusy.current = false;
-    if (isKept) setText(clearedOf(text));
-    else setProblem(notEntered);
+    busy.current = record
+      .append({
+        kind: 'setting',
+        setting,
+        as,
+        value: { [keyOfQuantity(quantity)]: parsed.value },
+      })
+      .then((isKept) => {
+        busy.current = undefined;
+        if (isKept) setText(clearedOf(text));
+        else setProblem(notEntered);
+        return isKept;
+      });
+    return busy.current;
   };
+  useEffect(() => {
+    const fields = typed?.current;
+    fields?.set(setting, keep);
+    return () => void fields?.delete(setting);
+  });
   return (
     <label className="text-small">
       as {as}

@@ -101,12 +101,12 @@ function useField(key: string, quantity: Quantity, system: UnitSystem): Field {
   const [text, setText] = useDraft(key);
   const read = (value: number | undefined, problem?: string) => ({ text, setText, value, problem });
   if (text.trim() === '') return read(undefined);
-  const parsed = parseReading(text, { quantity, system });
+  const parsed = parseReading(text, { quantity, system, loneOneIsDoubtful: true });
   if (parsed.kind === 'over-range') return read(Infinity);
   if (parsed.kind !== 'value') {
     return read(
       undefined,
-      parsed.kind === 'problem' ? parsed.message : `${parsed.question} Write it without a comma.`,
+      parsed.kind === 'problem' ? parsed.message : `${parsed.question} ${parsed.instead}`,
     );
   }
   return read(parsed.value);

@@ -4,6 +4,9 @@ import { useEffect, useState } from 'react';
 import { clockWords } from '@/core/procedures';
 import { parseReading, valueText, type UnitSystem } from '@/core/quantities';
 import { flowByClock, gasRateByClock, type ByClock } from '@/core/thermal';
+import type { JobState } from '@/core/job-file';
+import { withState } from '@/features/bench/new-entries';
+import { refusalOf } from '@/features/bench/refusal';
 import { useFamily } from '@/features/record/family-context';
 import type { JobRecord, NewEntry } from '@/features/record/use-job-record';
 
@@ -25,7 +28,15 @@ const dials = {
 const usualContainer = { metric: '5', us: '1' } as const;
 
 /** Measures with the phone's clock: it times, works it out, and writes it down. */
-export function ClockTools({ record, system }: { record: JobRecord; system: UnitSystem }) {
+export function ClockTools({
+  record,
+  state,
+  system,
+}: {
+  record: JobRecord;
+  state: JobState;
+  system: UnitSystem;
+}) {
   const family = useFamily();
   const [tool, setTool] = useState<Tool>();
   const hasGas = family.isCheckId('gas-rate');
@@ -55,7 +66,7 @@ export function ClockTools({ record, system }: { record: JobRecord; system: Unit
         )}
       </div>
       {tool === 'flow' && <Flow record={record} system={system} />}
-      {tool === 'gas' && <Gas record={record} system={system} />}
+      {tool === 'gas' && <Gas record={record} state={state} system={system} />}
     </section>
   );
 }
@@ -106,7 +117,15 @@ function Flow({ record, system }: { record: JobRecord; system: UnitSystem }) {
   );
 }
 
-function Gas({ record, system }: { record: JobRecord; system: UnitSystem }) {
+function Gas({
+  record,
+  state,
+  system,
+}: {
+  record: JobRecord;
+  state: JobState;
+  system: UnitSystem;
+}) {
   const choices = dials[system];
   const [dial, setDial] = useState(0);
   const [turns, setTurns] = useState(1);
@@ -116,6 +135,8 @@ function Gas({ record, system }: { record: JobRecord; system: UnitSystem }) {
       ? gasRateByClock(choices[dial]!.cubicMetre, turns, watch.seconds)
       : undefined;
   const family = useFamily();
+  // It is the bench's check, with its rules: who may, and what is looked at before.
+  const refusal = refusalOf(family, record.job, 'gas-rate', family.accessSteps('gas-rate', state));
   const kilowatt = (value: number) => ((value * 39.5) / 3.6).toFixed(1);
   const plated = family
     .plateFacts(family.plateOf(record.job))
@@ -155,18 +176,31 @@ function Gas({ record, system }: { record: JobRecord; system: UnitSystem }) {
           ))}
         </select>
       </label>
-      <Stopwatch watch={watch} begin="At the mark: start" end="At the mark again: stop" />
-      {found && (
+      {refusal === undefined ? (
+        <Stopwatch watch={watch} begin="At the mark: start" end="At the mark again: stop" />
+      ) : (
+        <p role="alert" className="mt-2 border-l-4 border-rule pl-3 font-medium">
+          {refusal}
+        </p>
+      )}
+      {found && refusal === undefined && (
         <Result
           words={`${valueText(found.value, 'volume-flow', system)}, give or take ${valueText(found.spread, 'volume-flow', system)}; of natural gas about ${kilowatt(found.value)} kW gross${ofPlate(found.value)}`}
           onEnter={() =>
-            record.append({
-              kind: 'reading',
-              check: 'gas-rate',
-              value: { cubicMetrePerHour: round(found.value, 1000) },
-              spread: { cubicMetrePerHour: round(found.spread, 10_000) },
-              byClock: { elapsed: { second: round(watch.seconds) }, turns },
-            } as NewEntry)
+            record.append(
+              withState(
+                family,
+                {
+                  kind: 'reading',
+                  check: 'gas-rate',
+                  value: { cubicMetrePerHour: round(found.value, 1000) },
+                  spread: { cubicMetrePerHour: round(found.spread, 10_000) },
+                  byClock: { elapsed: { second: round(watch.seconds) }, turns },
+                } as NewEntry,
+                'gas-rate',
+                state.lifted,
+              ),
+            )
           }
           onDone={watch.reset}
         />

@@ -122,7 +122,7 @@ function Temperatures({ initial, system }: { initial: JobFile; system: UnitSyste
             instruments={reached.instruments}
             onImport={() => setImporting(true)}
           />
-          <ClockTools record={record} system={system} />
+          <ClockTools record={record} state={state} system={system} />
           <Technique />
           {reached.hasSimulatedUnit && <SimulatedUnit log={log} job={job} />}
         </div>

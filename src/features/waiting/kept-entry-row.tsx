@@ -1,15 +1,16 @@
 'use client';
 
 import { useId, useState } from 'react';
+import type { ApplianceFamily } from '@/core/appliances';
 import type { JobFile } from '@/core/job-file';
-import type { UnitSystem } from '@/core/quantities';
+import { shownUnit, type UnitSystem } from '@/core/quantities';
 import { sendWhatWaits } from '@/features/device/outbox';
 import type { KeptEntry } from '@/features/device/store';
 import { useFamilyNamed } from '@/features/record/family-context';
 import { wordsOf } from '@/features/record/family-words';
 import { clockTime } from '@/features/record/words';
 import { mend, sendAgain, strike } from './kept-list';
-import { mendableOf, mended, type Mendable } from './mended';
+import { mendableOf, mended, quantityRead, type Mendable } from './mended';
 
 const states = { waiting: 'waits', refused: 'not taken', struck: 'struck', sent: 'sent' } as const;
 
@@ -70,6 +71,7 @@ export function KeptEntryRow({
         <MendForm
           kept={kept}
           mendable={mendable}
+          unit={unitOf(kept.entry, family, system)}
           onMend={(typed) => {
             const next = mended(entry, typed, family, system);
             if (typeof next === 'string') return next;
@@ -83,6 +85,11 @@ export function KeptEntryRow({
   );
 }
 
+const unitOf = (entry: KeptEntry['entry'], family: ApplianceFamily, system: UnitSystem) => {
+  const quantity = quantityRead(entry, family);
+  return quantity && shownUnit(quantity, system).symbol;
+};
+
 const labels: Readonly<Record<NonNullable<Mendable>, string>> = {
   value: 'What the meter showed',
   reason: 'Reason',
@@ -91,10 +98,13 @@ const labels: Readonly<Record<NonNullable<Mendable>, string>> = {
 function MendForm({
   kept,
   mendable,
+  unit,
   onMend,
 }: {
   kept: KeptEntry;
   mendable: NonNullable<Mendable>;
+  /** What a bare number is taken in. */
+  unit: string | undefined;
   /** Gives what is wrong with what was typed. */
   onMend(typed: string): string | undefined;
 }) {
@@ -112,6 +122,7 @@ function MendForm({
       <div>
         <label htmlFor={id} className="text-small font-medium">
           {labels[mendable]}
+          {unit && `, ${unit}`}
         </label>
         <input
           id={id}
