@@ -11,6 +11,7 @@ import { JobFamily, useFamily } from '@/features/record/family-context';
 import { FromInstrument } from '@/features/instruments/from-instrument';
 import { useJobRecord } from '@/features/record/use-job-record';
 import { Awake } from '@/features/waking/awake';
+import { Still } from '@/features/waking/still';
 import { useLasting } from '@/ui/lasting';
 import { Dialog } from '@/ui/dialog';
 import { Keypad } from '@/ui/keypad';
@@ -251,7 +252,7 @@ function OpenBench({ initial, first, coming, system }: BenchProps) {
                       onClick={openPicture}
                       aria-label={`Open the whole ${family.drawing.title.toLowerCase()}`}
                     >
-                      {picture?.(true)}
+                      <Still of={answer}>{picture?.(true)}</Still>
                     </button>
                   ) : undefined
                 }

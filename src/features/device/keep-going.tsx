@@ -1,11 +1,9 @@
 'use client';
 
 import { useEffect, useState, type ComponentType } from 'react';
+import { whenAwake } from '@/features/waking/when-awake';
 import { watchDoubleTaps } from '@/ui/double-tap';
 import { Told } from './told';
-
-/** The page comes first: whether all of it answers is looked for so often. */
-const lookMilliseconds = 200;
 
 /**
  * On every page: sends what waits, keeps on this device what its pages need without the server, and says when there is a
@@ -18,16 +16,14 @@ export function KeepGoing() {
   useEffect(() => {
     let end: (() => void) | undefined;
     let isGone = false;
-    let timer: ReturnType<typeof setTimeout> | undefined;
+    let callOff: (() => void) | undefined;
     const start = () => {
-      if (window.ohmmeterAwake) {
-        timer = setTimeout(start, lookMilliseconds);
-        return;
-      }
-      void import('./start').then(({ startKeeping, TechnicianHeard }) => {
-        if (isGone) return;
-        end = startKeeping(() => setNewer(true));
-        setHeard(() => TechnicianHeard);
+      callOff = whenAwake(() => {
+        void import('./start').then(({ startKeeping, TechnicianHeard }) => {
+          if (isGone) return;
+          end = startKeeping(() => setNewer(true));
+          setHeard(() => TechnicianHeard);
+        });
       });
     };
     if (document.readyState === 'complete') start();
@@ -35,7 +31,7 @@ export function KeepGoing() {
     return () => {
       isGone = true;
       window.removeEventListener('load', start);
-      clearTimeout(timer);
+      callOff?.();
       end?.();
     };
   }, []);
