@@ -152,8 +152,10 @@ test('what is read for a proof outlives a reload, not being put away, ten minute
   const before = Number(await main.getAttribute('data-entries'));
   await enterElsewhere(page, jobId, { kind: 'action', action: 'power-on' });
   await expect(main).toHaveAttribute('data-entries', String(before + 1));
-  await dialog.getByRole('button', { name: 'Enter what was read' }).click();
+  // Told at once, and not entered either.
   await expect(dialog.getByRole('alert')).toContainText('It was switched on since');
+  await dialog.getByRole('button', { name: 'Enter what was read' }).click();
+  await expect(dialog.getByRole('alert')).toContainText('or this was read a while ago');
   // Nor is it gone on with what was read on either side of that.
   await dialog.getByRole('button', { name: 'before and after' }).click();
   await zeros.nth(0).click();

@@ -5,7 +5,7 @@ import { systemBoiler } from '../appliances/system-boiler';
 import { electricStorageTwoElement } from '../appliances/electric-storage-two-element';
 import { readJobFile, walkEntries, type Entry } from '../job-file';
 import { catalogueOf } from '../job-diagnosis';
-import { flueSheet, printedValues, readPrintout } from '.';
+import { flueSheet, printedValues, problemOfAnalysis, readPrintout } from '.';
 
 const printed = (
   check: string,
@@ -84,6 +84,17 @@ describe('analyses of a job', () => {
     };
     expect(sheetOf([impossible]).readings[0]!.problem).toMatch(/natural gas/);
     expect(sheetOf([{ ...impossible, ...stamp() }], 'lpg').readings[0]!.worked).toBeDefined();
+  });
+
+  it('are not entered or corrected by half, but for what is past its limit', () => {
+    const { plate } = sampleUnit(systemBoiler, { input: '24000', fuel: 'natural-gas' }).unit;
+    const problem = (check: string, values: Extract<Entry, { kind: 'reading' }>['values']) =>
+      problemOfAnalysis(systemBoiler, plate, { check, values });
+    expect(problem(high, { carbonMonoxide: { ppm: 20 } })).toMatch(/Oxygen/);
+    expect(problem(high, { carbonMonoxide: { ppm: 900 } })).toBeUndefined();
+    const whole = printed(high, 5, 100);
+    expect(whole.kind === 'reading' && problem(high, whole.values)).toBeUndefined();
+    expect(problem('flow-return-difference', {})).toBeUndefined();
   });
 
   it('are none where only air was breathed, or nothing burns', () => {

@@ -29,6 +29,17 @@ export function judgedAsAnalysis(
   return judgeAnalysis(flue.burner, flue.fuelOf(plate), flue.read(entry));
 }
 
+/**
+ * Why an analysis may not be entered as it stands, in words; undefined where it may, and for any other check. Half an analysis
+ * says nothing, but what is past its limit is taken as it is.
+ */
+export function problemOfAnalysis(
+  ...read: Parameters<typeof judgedAsAnalysis>
+): string | undefined {
+  const judged = judgedAsAnalysis(...read);
+  return judged && !judged.worked && !judged.isStop ? judged.problem : undefined;
+}
+
 /** Every analysis of a job, and what the last one points to; undefined for a family whose flue gas is not analysed. */
 export function flueSheet(
   { flue }: Pick<ApplianceFamily, 'flue'>,

@@ -484,6 +484,7 @@ function OpenBench({ initial, first, coming, system }: BenchProps) {
       {correcting && (
         <CorrectDialog
           entry={correcting}
+          plate={job.unit.plate}
           system={system}
           timeZone={job.job.timeZone}
           onClose={() => setCorrecting(undefined)}

@@ -3,7 +3,8 @@
 import { useRef, useState } from 'react';
 import { v7 as newId } from 'uuid';
 import type { ApplianceFamily } from '@/core/appliances';
-import { quantityOf, type Entry, type Value } from '@/core/job-file';
+import { problemOfAnalysis } from '@/core/flue-sheet';
+import { quantityOf, type Entry, type JobFile, type Value } from '@/core/job-file';
 import {
   keyOfQuantity,
   parseReading,
@@ -29,12 +30,14 @@ const reasons = [
 /** Corrects or strikes out an entry. The old one stays in the logbook, struck. */
 export function CorrectDialog({
   entry,
+  plate,
   system,
   timeZone,
   onClose,
   onCorrect,
 }: {
   entry: Entry;
+  plate: JobFile['unit']['plate'];
   system: UnitSystem;
   timeZone: string | undefined;
   onClose(): void;
@@ -83,6 +86,8 @@ export function CorrectDialog({
       if (several.every(({ key }) => (texts[key] ?? '').trim() === '')) {
         return setProblem('Type what it should be, at each that was wrong.');
       }
+      const wrong = problemOfAnalysis(family, plate, { check: entry.check, values });
+      if (wrong !== undefined) return setProblem(wrong);
       const { value: _, ...rest } = entry;
       return void correct({ ...rest, id: newId(), values });
     }

@@ -60,6 +60,11 @@ export function ProveDeadDialog({
       return keptProof({ prover, texts, ...to({ prover, texts }) }, by, Date.now(), timesOn);
     });
   };
+  // Told while it is typed, not only when it is to be entered.
+  const isSwitchedOn = draft.at !== undefined && draft.timesOn !== timesOn;
+  const told =
+    problem ??
+    (isSwitchedOn ? 'It was switched on since the first point: read every point anew.' : undefined);
   const type = (index: number, text: string) =>
     change(({ texts }) => ({ texts: texts.map((each, k) => (k === index ? text : each)) }));
   useEffect(() => {
@@ -179,9 +184,9 @@ export function ProveDeadDialog({
           </li>
         ))}
       </ul>
-      {problem && (
+      {told && (
         <p role="alert" className="my-2 border-l-4 border-rule pl-3 font-medium">
-          {problem}
+          {told}
         </p>
       )}
       <button

@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { resultQuantity } from '@/core/appliances';
 import type { GoodReading } from '@/core/diagnosis';
-import { judgedAsAnalysis } from '@/core/flue-sheet';
+import { problemOfAnalysis } from '@/core/flue-sheet';
 import type { JobFile, Value } from '@/core/job-file';
 import {
   keyOfQuantity,
@@ -84,9 +84,8 @@ export function ValuesEntry({
     const { found, wrong } = read();
     setProblems(wrong);
     if (Object.keys(wrong).length > 0) return;
-    // Half an analysis says nothing; but what is past its limit is taken as it is.
-    const judged = judgedAsAnalysis(family, plate, { check, values: found });
-    if (judged && !judged.worked && !judged.isStop) return setProblems({ '': judged.problem! });
+    const problem = problemOfAnalysis(family, plate, { check, values: found });
+    if (problem !== undefined) return setProblems({ '': problem });
     onEnter(found);
   };
 
