@@ -32,6 +32,7 @@ export function Missing({
     const own = leaving && newRun(leaving.id, { within: run.run });
     const first = own ? [beginning(own, leaving.steps[0]!.id)] : [];
     oneAtATime(
+      `${check} ${value}`,
       async () =>
         (await record.append({ kind: 'observation', check, value }, ...first)) &&
         own &&
@@ -81,7 +82,10 @@ export function Missing({
                 onClick={() => {
                   const own = newRun(making.id, { repair: run.repair, within: run.run });
                   const first = beginning(own, making.steps[0]!.id);
-                  oneAtATime(async () => (await record.append(first)) && onOpen(own.run));
+                  oneAtATime(
+                    making.id,
+                    async () => (await record.append(first)) && onOpen(own.run),
+                  );
                 }}
               >
                 {making.title}

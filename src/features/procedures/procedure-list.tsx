@@ -66,7 +66,7 @@ export function ProcedureList({
       beginning(run, first),
       ...(leftBecause === undefined ? [] : [stoppedEntry(run, first, leftBecause) as NewEntry]),
     ];
-    oneAtATime(async () => (await record.append(...entries)) && onOpen(run.run));
+    oneAtATime(procedure.id, async () => (await record.append(...entries)) && onOpen(run.run));
   };
   const shared = { onStart: start, mayGas: gasWorkAllowed(job) };
   return (

@@ -54,7 +54,11 @@ export function Runner({ position, ...props }: RunnerProps & { readonly position
 
   /** Gives false where the step has not ended: what was typed for it stands there still. */
   const finish = async (outcome: StepOutcome, ...results: UnstampedEntry[]): Promise<boolean> => {
-    if (busy.current === here) return false;
+    if (busy.current === here) {
+      // Behind a silent store that takes a while: another answer is not lost without a word.
+      setProblem('What was tapped before is still being entered. Tap once more when it is.');
+      return false;
+    }
     if (missing.length > 0) {
       setProblem('First what stands above: it does not hold now.');
       return false;

@@ -155,6 +155,7 @@ export function StepWork(props: StepWorkProps) {
               const first = inside.steps[0]!;
               const next = newRun(step.runs!, { repair: run.repair, within: run.run });
               oneAtATime(
+                next.procedure,
                 async () => (await record.append(beginning(next, first.id))) && onOpen(next.run),
               );
             }}

@@ -96,7 +96,7 @@ export function ImportDialog({
           opened={opened}
           onChange={(mapping) => setOpened({ ...opened, mapping })}
           onTake={(found) =>
-            oneAtATime(async () => {
+            oneAtATime(opened.name, async () => {
               const isKept = await onTake(entriesOf(opened.name, found));
               if (isKept) close();
               else setProblem(notEntered);
