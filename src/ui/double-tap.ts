@@ -34,6 +34,9 @@ export const hasMissed = (first: Click | undefined, second: Click): boolean =>
  */
 export function watchDoubleTaps(): () => void {
   let first: Click | undefined;
+  let pointer = '';
+  // Not every browser says of a click what made it.
+  const comeDown = (event: PointerEvent) => (pointer = event.pointerType);
   const look = (event: MouseEvent) => {
     // By the keyboard, or by the page itself.
     if (event.detail === 0 || !event.isTrusted) return;
@@ -43,7 +46,7 @@ export function watchDoubleTaps(): () => void {
       at: event.timeStamp,
       means: meaningOf(event.target),
       isCountedSecond: event.detail > 1,
-      isTouch: (event as PointerEvent).pointerType === 'touch',
+      isTouch: pointer === 'touch',
     };
     if (!hasMissed(first, second)) {
       first = second;
@@ -61,9 +64,11 @@ export function watchDoubleTaps(): () => void {
       event.stopImmediatePropagation();
     }
   };
+  window.addEventListener('pointerdown', comeDown, true);
   window.addEventListener('click', look, true);
   window.addEventListener('keydown', lookAtKey, true);
   return () => {
+    window.removeEventListener('pointerdown', comeDown, true);
     window.removeEventListener('click', look, true);
     window.removeEventListener('keydown', lookAtKey, true);
   };
@@ -75,6 +80,10 @@ const buttonOf = (target: EventTarget | null): HTMLElement | null =>
 function meaningOf(target: EventTarget | null): string {
   const button = buttonOf(target);
   if (!button) return '';
+  const words = button.getAttribute('aria-label') ?? button.textContent;
   const to = button.closest<HTMLElement>('[data-means]')?.dataset.means ?? '';
-  return `${button.getAttribute('aria-label') ?? button.textContent} of ${to}`;
+  // What is chosen by the first half would be taken back by the second.
+  const isOpen = button.matches('summary') && button.closest('details')?.open;
+  const is = button.getAttribute('aria-pressed') ?? button.getAttribute('aria-expanded') ?? isOpen;
+  return `${words} of ${to}, ${is}`;
 }

@@ -7,6 +7,7 @@ import {
   currentCheck,
   doSteps,
   enterElsewhere,
+  isAwake,
   isPhone,
   openJob,
   pressKeys,
@@ -215,6 +216,18 @@ test('the second half of a double tap does nothing to the check that has come me
       (await sentJob(page, jobId)).entries.map((each) => 'check' in each && each.check),
     )
     .toEqual([first, second]);
+
+  // What the first half has chosen is not taken back.
+  await page.goto(`${baseUrl()}/call`);
+  await isAwake(page);
+  const answer = page.getByRole('button', { name: 'every tap', exact: true });
+  await answer.scrollIntoViewIfNeeded();
+  const answered = (await answer.boundingBox())!;
+  await page.mouse.move(answered.x + answered.width / 2, answered.y + answered.height / 2);
+  await tap(1);
+  await expect(answer).toHaveAttribute('aria-pressed', 'true');
+  await tap(2);
+  await expect(answer).toHaveAttribute('aria-pressed', 'true');
 });
 
 test('before Enter, every suspect shows what it would be', async ({ page }) => {

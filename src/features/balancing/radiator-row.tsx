@@ -5,6 +5,7 @@ import { keySteps, type BalancedRadiator, type PredictedChange } from '@/core/ba
 import { valueText, type UnitSystem } from '@/core/quantities';
 import { asideWords, radiatorKindWords, turnsWords } from '@/features/record/balancing-words';
 import { clearedOf } from '@/features/record/draft-keeper';
+import { isOfBefore } from '@/features/record/reading-draft';
 import { kelvinWords } from '@/features/record/kelvin-words';
 import { notEntered } from '@/features/record/not-entered';
 import type { JobRecord } from '@/features/record/use-job-record';
@@ -48,6 +49,10 @@ export function RadiatorRow({
       typedNumber(text, 'temperature', system, celsiusRange),
     );
     if (above?.kind !== 'number' || below?.kind !== 'number') return;
+    // Entered as soon as both are there, they have to be of one look at it.
+    if ([top, bottom].some(([, , at]) => at !== undefined && isOfBefore(at, Date.now()))) {
+      return setProblem('One of them was typed a while ago: read it anew.');
+    }
     const isKept = await record.append({
       kind: 'balancing',
       phase: 'surface',
