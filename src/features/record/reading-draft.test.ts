@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { isOfBefore, readingDraft, typedAt } from './reading-draft';
+import { isOfBefore, keptReading, readingDraft } from './reading-draft';
 
 const minutes = (count: number) => count * 60_000;
 
 describe('a reading that is typed and not entered', () => {
-  const kept = typedAt('12.5', 'mira', minutes(100))('');
+  const kept = keptReading('12.5', 'mira', minutes(100))('');
 
   it('is the one of who typed it, with when', () => {
     expect(readingDraft(kept, 'mira')).toEqual({ text: '12.5', at: minutes(100) });
@@ -12,18 +12,18 @@ describe('a reading that is typed and not entered', () => {
 
   it('is nobody else’s, and gone once somebody else types theirs', () => {
     expect(readingDraft(kept, 'toString')).toEqual({ text: '' });
-    const other = typedAt((before) => `${before}4`, 'jonas', minutes(101))(kept);
+    const other = keptReading((before) => `${before}4`, 'jonas', minutes(101))(kept);
     expect(readingDraft(other, 'jonas')).toEqual({ text: '4', at: minutes(101) });
     expect(readingDraft(other, 'mira')).toEqual({ text: '' });
   });
 
   it('is of when it was typed at last', () => {
-    const more = typedAt((before) => `${before}5`, 'mira', minutes(103))(kept);
+    const more = keptReading((before) => `${before}5`, 'mira', minutes(103))(kept);
     expect(readingDraft(more, 'mira')).toEqual({ text: '12.55', at: minutes(103) });
   });
 
   it('that is cleared keeps nothing', () => {
-    expect(typedAt('', 'mira', minutes(103))(kept)).toBe('');
+    expect(keptReading('', 'mira', minutes(103))(kept)).toBe('');
   });
 
   it.each([

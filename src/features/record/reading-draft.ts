@@ -26,7 +26,7 @@ export function readingDraft(kept: string, by: string): ReadingDraft {
 }
 
 /** What is to be kept once it is typed at. */
-export const typedAt =
+export const keptReading =
   (change: DraftChange, by: string, at: number) =>
   (kept: string): string => {
     const text = withText(readingDraft(kept, by).text, change);

@@ -2,7 +2,7 @@
 
 import { useCallback, useMemo } from 'react';
 import type { DraftChange } from './draft-keeper';
-import { readingDraft, typedAt } from './reading-draft';
+import { keptReading, readingDraft } from './reading-draft';
 import { usePresentTechnician } from './technician-context';
 import { useDraft } from './use-draft';
 
@@ -15,7 +15,7 @@ export function useReadingDraft(key: string): TypedReading {
   const [kept, keep] = useDraft(key);
   const { text, at } = useMemo(() => readingDraft(kept, by), [kept, by]);
   const setText = useCallback(
-    (change: DraftChange) => keep(typedAt(change, by, Date.now())),
+    (change: DraftChange) => keep(keptReading(change, by, Date.now())),
     [keep, by],
   );
   return [text, setText, at];

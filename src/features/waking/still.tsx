@@ -1,20 +1,11 @@
 'use client';
 
-import { startTransition, useEffect, useState, useSyncExternalStore, type ReactNode } from 'react';
+import { startTransition, useEffect, useState, type ReactNode } from 'react';
+import { useIsAlive } from '@/ui/until-alive';
 import { whenAwake } from './when-awake';
 
 /** What was tapped before the page answered is done first. */
 const restMilliseconds = 400;
-
-const never = () => () => undefined;
-
-/** Whether what is drawn now takes over what a server has drawn. */
-const useIsTakingOver = (): boolean =>
-  useSyncExternalStore(
-    never,
-    () => false,
-    () => typeof window !== 'undefined',
-  );
 
 /**
  * A drawing that does nothing by itself: what the server drew stays as it is until the page answers, or until it shows something
@@ -22,9 +13,10 @@ const useIsTakingOver = (): boolean =>
  * @param of What it shows: another object is another drawing.
  */
 export function Still({ of, children }: { readonly of: object; readonly children: ReactNode }) {
-  const isTakingOver = useIsTakingOver();
+  // A server draws it, and so does a page that is there already; one that takes over what a server drew waits.
+  const isDrawnHere = useIsAlive() || typeof window === 'undefined';
   const [first] = useState(of);
-  const [isAlive, setAlive] = useState(!isTakingOver);
+  const [isAlive, setAlive] = useState(isDrawnHere);
   useEffect(() => {
     if (isAlive) return undefined;
     let timer: ReturnType<typeof setTimeout> | undefined;
