@@ -36,6 +36,12 @@ describe('an entry of balancing', () => {
     expect(read({ celsius: 60, volt: 1 }, { celsius: 50 })).toEqual(['/entries/0/top']);
     expect(read({ celsius: 60 }, { celsius: 130 })).toEqual(['/entries/0/bottom']);
     expect(read({ celsius: 60 }, { celsius: 1600 })).toEqual(['/entries/0/bottom/celsius']);
+    const boiler = (flow: number, back: number) =>
+      pointers({ phase: 'boiler', flow: { celsius: flow }, return: { celsius: back } });
+    expect(boiler(60, 50)).toEqual([]);
+    expect(boiler(50, 60)).toEqual(['/entries/0/return']);
+    expect(boiler(50, 50)).toEqual(['/entries/0/return']);
+    expect(pointers({ phase: 'boiler', flow: { celsius: 60 } })).toEqual([]);
     const listed = { radiator: 'a', room: 'r', radiatorKind: '22', height: { millimetre: 600 } };
     expect(pointers({ phase: 'radiator', ...listed, width: { millimetre: 1 } })).toEqual([
       '/entries/0/width',

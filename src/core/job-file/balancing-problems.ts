@@ -55,6 +55,9 @@ const measured = {
   },
 } as const;
 
+/** Said where a boiler's water comes back as warm as it left. */
+const exchanged = 'The return is not warmer than the flow: are they exchanged?';
+
 /** What an entry of balancing lacks, or says that cannot be. */
 export function balancingProblems(
   entry: BalancingEntry,
@@ -64,5 +67,10 @@ export function balancingProblems(
   if (!heatsRadiators) {
     return [{ pointer: `${pointer}/kind`, message: `${family} heats no radiators.` }];
   }
-  return phaseProblems(entry, pointer, needed[entry.phase], measured);
+  const problems = phaseProblems(entry, pointer, needed[entry.phase], measured);
+  if (problems.length > 0 || entry.phase !== 'boiler') return problems;
+  const celsiusOf = (value: BalancingEntry['flow']) => (value as { celsius: number }).celsius;
+  return entry.return === undefined || celsiusOf(entry.return) < celsiusOf(entry.flow)
+    ? []
+    : [{ pointer: `${pointer}/return`, message: exchanged }];
 }

@@ -35,3 +35,4 @@ export { distinct, inWords, lineOf } from './schema-words';
 export { soundProblems } from './sound';
 export type * from './services';
 export * from './state';
+export { isTimeZone } from './time-zone';

@@ -52,6 +52,13 @@ describe('an entry of a mixing valve', () => {
     expect(pointers({ ...read, tap: { celsius: 120 } })).toEqual(['/entries/0/tap']);
     expect(pointers({ ...read, cold: { celsius: 47 } })).toEqual(['/entries/0/cold']);
     expect(pointers({ ...read, hot: { celsius: 12 } })).toEqual(['/entries/0/hot']);
+    expect(pointers({ ...read, mixed: { celsius: 53 } })).toEqual(['/entries/0/mixed']);
+    expect(pointers({ ...read, mixed: { celsius: 7 } })).toEqual(['/entries/0/mixed']);
+    // 40 °F, sent as if it were of a tap that runs 40 °C.
+    expect(pointers({ ...read, tap: { celsius: 4.4 } })).toEqual(['/entries/0/tap']);
+    expect(pointers({ ...read, tap: { celsius: 54 } })).toEqual(['/entries/0/tap']);
+    // Two probes at the same water.
+    expect(pointers({ ...read, mixed: { celsius: 51 }, tap: { celsius: 9 } })).toEqual([]);
     expect(pointers({ ...begun, limit: { celsius: 70 } })).toEqual(['/entries/0/limit']);
     expect(pointers({ ...begun, wanted: { celsius: 90 } })).toEqual(['/entries/0/wanted']);
   });

@@ -1,3 +1,4 @@
+import { mixingReadingProblem } from '../mixing-valve';
 import type { FamilyCatalogue } from './catalogue';
 import type { MixingEntry } from './generated/job-types';
 import { phaseProblems, type MeasuredField } from './phase-problems';
@@ -44,15 +45,13 @@ export function mixingProblems(
     return [{ pointer: `${pointer}/limit`, message: 'The firm’s own limit is missing.' }];
   }
   if (entry.phase !== 'read') return [];
-  const [hot, cold] = [celsiusOf(entry.hot), celsiusOf(entry.cold)];
-  return hot - cold >= 5
-    ? []
-    : [
-        {
-          pointer: `${pointer}/hot`,
-          message: 'The hot port is hardly warmer than the cold: nothing is told of the valve.',
-        },
-      ];
+  const problem = mixingReadingProblem({
+    hotCelsius: celsiusOf(entry.hot),
+    mixedCelsius: celsiusOf(entry.mixed),
+    coldCelsius: celsiusOf(entry.cold),
+    tapCelsius: celsiusOf(entry.tap),
+  });
+  return problem ? [{ pointer: `${pointer}/${problem.at}`, message: problem.message }] : [];
 }
 
 const celsiusOf = (value: MixingEntry['hot']): number => (value as { celsius: number }).celsius;

@@ -258,6 +258,17 @@ it.each<[string, unknown, RegExp]>([
   expect(problem?.pointer).toBe(`/entries/0/${Object.keys(change as object)[0]}`);
 });
 
+it('a zone in which no time can be told is refused with its place', () => {
+  const inZone = (timeZone: string) => {
+    const file = withEntries();
+    return read({ ...file, job: { ...file.job, timeZone } });
+  };
+  expect(inZone('Europe/Dublin').ok).toBe(true);
+  for (const none of ['Nowhere/Land', 'meter', '', '2026-12-02T01:00:00Z', 'toString']) {
+    expect(inZone(none)).toMatchObject({ ok: false, problems: [{ pointer: '/job/timeZone' }] });
+  }
+});
+
 it('what is nested beyond all use is refused, not crashed on', () => {
   const deep = `${'['.repeat(20_000)}${']'.repeat(20_000)}`;
   const result = readJobFile(`{"format":"ohmmeter-job","x":${deep}}`, catalogueOf);

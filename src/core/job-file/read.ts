@@ -6,6 +6,7 @@ import { currentVersion, migrate } from './migrations';
 import type { JobFileProblem } from './problem';
 import { distinct, inWords, lineOf } from './schema-words';
 import { soundProblems, timeProblems } from './sound';
+import { timeZoneProblems } from './time-zone';
 
 export type ReadJobFile =
   | { readonly ok: true; readonly job: JobFile; readonly warnings: readonly JobFileProblem[] }
@@ -75,6 +76,7 @@ function checkNames(
   const warnings = isNewerMinor ? [...unknownKeys, ...plate.unknown] : unknownKeys;
   const problems = [
     ...timeProblems(job.job.openedAt, '/job/openedAt'),
+    ...timeZoneProblems(job.job.timeZone, '/job/timeZone'),
     ...plate.missing,
     ...(isNewerMinor ? [] : plate.unknown),
     ...complaintProblems(job.complaint, catalogue),

@@ -33,4 +33,5 @@ export {
   type MixingReading,
   type NextTurn,
 } from './steps';
+export { mixingReadingProblem } from './reading-problem';
 export { mixingSession, type MixingSession, type MixingStep } from './session';

@@ -5,7 +5,7 @@ import { failSafeKelvin, type MixingAdvice, type MixingSession } from '@/core/mi
 import { clockWords } from '@/core/procedures';
 import { valueText, type UnitSystem } from '@/core/quantities';
 import { kelvinWords } from '@/features/record/kelvin-words';
-import { eighthsWords, mixingEndWords } from '@/features/record/mixing-words';
+import { eighthsWords, lastsWords, mixingEndWords } from '@/features/record/mixing-words';
 
 /** How long a tap runs after a turn until it is read, ms. */
 const runsMilliseconds = 60_000;
@@ -54,8 +54,8 @@ export function NextTurnPanel({
       </h3>
       <p>
         Now {celsius(now.tapCelsius)} at the tap: {margin(now.marginKelvin)}; with the tank at its
-        hottest <strong>{margin(now.disinfectionMarginKelvin)}</strong>. About{' '}
-        {valueText(now.litres, 'volume', system)}; {Math.round(now.hotShare * 100)} % of it hot.
+        hottest <strong>{margin(now.disinfectionMarginKelvin)}</strong>. Lasts for{' '}
+        {lastsWords(now.litres, system)}; {Math.round(now.hotShare * 100)} % of it hot.
         {lastGainKelvin !== undefined &&
           ` The last step gave ${kelvinWords(lastGainKelvin, system)}${
             lastTold ? `: ${celsius(lastTold.tapCelsius)} was told` : ''
@@ -73,8 +73,8 @@ export function NextTurnPanel({
             <strong>{celsius(next.tapCelsius)}</strong>, give or take{' '}
             {kelvinWords(next.spreadKelvin, system)}, <strong>{margin(next.marginKelvin)}</strong>,
             at its hottest {margin(next.disinfectionMarginKelvin)};{' '}
-            <strong>{valueText(next.litres, 'volume', system)}</strong>
-            {next.eighths > 0
+            <strong>{lastsWords(next.litres, system)}</strong>
+            {next.eighths > 0 && Number.isFinite(now.litres)
               ? `, ${Math.max(0, Math.round((1 - next.litres / now.litres) * 100))} % fewer showers than now`
               : ''}
             .

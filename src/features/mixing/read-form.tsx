@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import {
   mixingAdvice,
+  mixingReadingProblem,
   type MixingAdvice,
   type MixingReading,
   type MixingSession,
@@ -102,21 +103,15 @@ export function ReadForm({
       values[key] = value;
     }
     const { hot, mixed, cold, tap: atTap } = values as Record<(typeof places)[number][0], number>;
-    if (hot - cold < 5) {
-      return setProblem(
-        'The hot port is hardly warmer than the cold: nothing is told of the valve.',
-      );
-    }
-    if (mixed > hot + 2 || mixed < cold - 2) {
-      return setProblem('Mixed water lies between cold and hot: are two of them exchanged?');
-    }
+    const reading = readingOf([hot, mixed, cold, atTap], eighths)!;
+    const cannotBe = mixingReadingProblem(reading);
+    if (cannotBe) return setProblem(cannotBe.message);
     if (isPast && reason[0].trim() === '') {
       return setProblem(
         'It stands past the limit, now or with the tank at its hottest: why? Or turn it back, and read it again.',
       );
     }
     setProblem(undefined);
-    const reading = readingOf([hot, mixed, cold, atTap], eighths)!;
     const isKept = await record.append(
       {
         kind: 'mixing',

@@ -1,7 +1,7 @@
 import { litresAtOutlet, type MixingSession } from '@/core/mixing-valve';
 import { valueText, type UnitSystem } from '@/core/quantities';
 import { kelvinWords } from '@/features/record/kelvin-words';
-import { eighthsWords } from '@/features/record/mixing-words';
+import { eighthsWords, lastsWords } from '@/features/record/mixing-words';
 
 /** Every step as it was read: where it stood, four temperatures, what it gained, margin and litres. */
 export function StepsTable({
@@ -52,9 +52,8 @@ export function StepsTable({
               </td>
               <td className="pr-3">{signed(begun.limit.celsius - step.tapCelsius)}</td>
               <td className="pr-3">
-                {valueText(
+                {lastsWords(
                   litresAtOutlet(tankLitre, step.hotCelsius, step.coldCelsius, step.tapCelsius),
-                  'volume',
                   system,
                 )}
                 {step.reason ? `; past its limit: ${step.reason}` : ''}

@@ -11,8 +11,8 @@ const formatters = new Map<string, Intl.DateTimeFormat>();
 
 /**
  * A moment in words.
- * @param timeZone of the job; undefined for the device's own.
- * @throws RangeError for a time or a zone that is none.
+ * @param timeZone of the job; undefined for the device's own, which also stands in for one that an older device does not know.
+ * @throws RangeError for a time that is none.
  */
 export function dateWords(
   style: keyof typeof styles,
@@ -22,8 +22,16 @@ export function dateWords(
   const key = `${style} ${timeZone}`;
   let formatter = formatters.get(key);
   if (!formatter) {
-    formatter = new Intl.DateTimeFormat('en-GB', { ...styles[style], timeZone });
+    formatter = formatterFor(styles[style], timeZone);
     formatters.set(key, formatter);
   }
   return formatter.format(new Date(at));
+}
+
+function formatterFor(style: Intl.DateTimeFormatOptions, timeZone: string | undefined) {
+  try {
+    return new Intl.DateTimeFormat('en-GB', { ...style, timeZone });
+  } catch {
+    return new Intl.DateTimeFormat('en-GB', style);
+  }
 }

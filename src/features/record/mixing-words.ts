@@ -1,6 +1,6 @@
 import type { LimitRule, MixingEnd, MixingFinding, Outlet } from '@/core/mixing-valve';
 import type { MixingEntry } from '@/core/job-file';
-import type { UnitSystem } from '@/core/quantities';
+import { valueText, type UnitSystem } from '@/core/quantities';
 import { valueWords } from './words';
 
 export const outletWords: Readonly<Record<Outlet, string>> = {
@@ -52,6 +52,13 @@ export function eighthsWords(eighths: number): string {
   const turns = whole === 0 ? rest : `${whole}${rest}`;
   return `${turns} ${count > 8 ? 'turns' : 'turn'} ${eighths > 0 ? 'open' : 'shut'}`;
 }
+
+/** More than this at an outlet is no store of hot water but a tap that draws next to none of it, L. */
+const mostLitres = 10_000;
+
+/** How long a full tank lasts at an outlet: the litres of it, or that hardly any hot water is in them. */
+export const lastsWords = (litres: number, system: UnitSystem): string =>
+  litres < mostLitres ? valueText(litres, 'volume', system) : 'hardly any hot water drawn';
 
 export function mixingResult(entry: MixingEntry, system: UnitSystem): string {
   const celsius = (value: MixingEntry['hot']) =>

@@ -1,4 +1,5 @@
 import { applicationDatabase, installationOrganisation } from '@/database/client';
+import { isTimeZone } from '@/core/job-file';
 import { Refused } from '@/server/errors';
 import { readJson } from '@/server/read-body';
 import { respond } from '@/server/respond';
@@ -18,7 +19,8 @@ export async function POST(request: Request): Promise<Response> {
       technician: text('technician'),
       licence: text('licence'),
       unitSystem: sent.unitSystem === 'metric' ? 'metric' : 'us',
-      timeZone: text('timeZone') || 'UTC',
+      // Nobody chooses it: a browser says its own, and one that is not known here is no reason to be refused.
+      timeZone: isTimeZone(text('timeZone')) ? text('timeZone') : 'UTC',
       liveWork: sent.liveWork === true,
       gasWork: sent.gasWork === true,
     });
