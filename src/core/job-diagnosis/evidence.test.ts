@@ -1,7 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { emptyJob, stamp } from '../../../tests/plates';
+import { sampleUnit } from '../../../tests/sample-unit';
+import { families, workLooks } from '../appliances/all';
 import { electricStorageTwoElement as family } from '../appliances/electric-storage-two-element';
-import { walkEntries, type Entry, type JobFile } from '../job-file';
+import { entryProblems, walkEntries, type Entry, type JobFile } from '../job-file';
+import { quantityTable } from '../quantities';
 import { diagnoseJob } from '.';
 import { evidenceOf, plannedKeys } from './evidence';
 
@@ -179,5 +182,23 @@ describe('the same look again', () => {
     // Below the lowest mark a good contact stays closed too.
     expect(stuck(18)).toBeLessThan(inHotWater / 3);
     expect(stuck(60)).toBeCloseTo(inHotWater, 9);
+  });
+});
+
+describe.each(families.map((each) => [each.id, each] as const))('work on %s', (_, worked) => {
+  it('is looked at, and tells nothing of the faults that a family has no such check of', () => {
+    const { catalogue } = worked;
+    const entries = Object.entries(workLooks).flatMap(([check, { quantity, words }]) => {
+      if (catalogue.check(check) === undefined || worked.isCheckId(check)) return [];
+      return quantity
+        ? [made({ kind: 'reading', check, value: { [quantityTable[quantity].key]: 100_000 } })]
+        : Object.keys(words.answers!).map((value) => made({ kind: 'observation', check, value }));
+    });
+    expect(entries.length).toBeGreaterThan(10);
+    expect(entryProblems(entries, catalogue)).toEqual([]);
+    const job = emptyJob({ ...sampleUnit(worked), complaint: undefined, entries });
+    const walked = walkEntries(entries, catalogue);
+    expect(evidenceOf(worked, job, walked)).toEqual([]);
+    expect([...plannedKeys(worked, walked, [])]).toEqual([]);
   });
 });

@@ -135,8 +135,10 @@ export function signalFamily<Plate extends FamilyPlate, S extends Standing>(
     observableAt,
     observableOf(entry, before) {
       if (entry.check !== undefined) {
+        // What is only looked at in work says nothing of the state that a check of the diagnosis is taken in.
+        if (!isCheckId(entry.check)) return undefined;
         const taken = stateOfEntry(entry, plainReadingState(before), impliedState);
-        return isCheckId(entry.check) ? observableIn(entry.check, taken) : undefined;
+        return observableIn(entry.check, taken);
       }
       if (entry.kind === 'observation') return undefined;
       const target = targetOf(entry);
