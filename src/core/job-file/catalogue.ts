@@ -69,7 +69,13 @@ export type Effect =
   | { readonly fact: string; readonly so: boolean }
   | { readonly done: string };
 
-export type SettingKind = { readonly quantity: Quantity } | { readonly values: readonly string[] };
+export type SettingKind =
+  | {
+      readonly quantity: Quantity;
+      /** What it can stand at, in its kept unit; anything where not said. */
+      readonly range?: readonly [least: number, most: number];
+    }
+  | { readonly values: readonly string[] };
 
 export interface CatalogueCheck {
   readonly kind: 'reading' | 'observation' | 'series' | 'code';

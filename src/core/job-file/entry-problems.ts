@@ -16,7 +16,7 @@ import type {
   StepEntry,
   VerdictEntry,
 } from './generated/job-types';
-import type { Quantity } from '../quantities';
+import { quantityTable, type Quantity } from '../quantities';
 import { isLogPlace, logPlaces } from './log-places';
 import { pointerPart, type JobFileProblem } from './problem';
 import { quantityOf } from './quantity';
@@ -329,15 +329,26 @@ function settingProblems(
       ? []
       : [{ pointer: `${pointer}/value`, message: `"${setting}" is ${kind.values.join(', ')}.` }];
   }
-  return typeof value === 'object'
-    ? unitProblems(value, kind.quantity, `${pointer}/value`)
+  if (typeof value !== 'object') {
+    return [
+      {
+        pointer: `${pointer}/value`,
+        message:
+          kind.quantity === 'temperature'
+            ? 'A dial is set to a temperature: {"celsius": 50}.'
+            : `"${setting}" is a number with its unit.`,
+      },
+    ];
+  }
+  const problems = unitProblems(value, kind.quantity, `${pointer}/value`);
+  const [least, most] = kind.range ?? [-Infinity, Infinity];
+  const [number] = Object.values(value) as number[];
+  return problems.length > 0 || (number! >= least && number! <= most)
+    ? problems
     : [
         {
           pointer: `${pointer}/value`,
-          message:
-            kind.quantity === 'temperature'
-              ? 'A dial is set to a temperature: {"celsius": 50}.'
-              : `"${setting}" is a number with its unit.`,
+          message: `"${setting}" stands between ${least} and ${most} ${quantityTable[kind.quantity].key}.`,
         },
       ];
 }

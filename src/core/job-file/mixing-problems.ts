@@ -1,4 +1,4 @@
-import { mixingReadingProblem } from '../mixing-valve';
+import { mixingReadingProblem } from '../mixing-valve/reading-problem';
 import type { FamilyCatalogue } from './catalogue';
 import type { MixingEntry } from './generated/job-types';
 import { phaseProblems, type MeasuredField } from './phase-problems';

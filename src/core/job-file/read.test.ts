@@ -119,6 +119,18 @@ describe('a job file', () => {
       /mood/,
     ],
     [
+      'a dial at what no dial has',
+      withEntries({
+        ...stamp(),
+        kind: 'setting',
+        setting: 'upper-dial',
+        as: 'found',
+        value: { celsius: 120 },
+      }),
+      '/entries/0/value',
+      /between 10 and 95 celsius/,
+    ],
+    [
       'a repair of nothing',
       withEntries({ ...stamp(), kind: 'action', action: 'replace', repair: 'toString' }),
       '/entries/0/repair',

@@ -1,3 +1,4 @@
+import type { SettingKind } from '../job-file';
 import type { Quantity } from '../quantities';
 import storage from './storage-parameters.json' with { type: 'json' };
 import system from './system-parameters.json' with { type: 'json' };
@@ -35,11 +36,9 @@ export const loopParameters = tap.loop as unknown as readonly SheetParameter[];
 /** What a boiler with zones and a cylinder has. */
 export const systemParameters = system as unknown as readonly SheetParameter[];
 
-/** What a record needs to know of each: its quantity, or its values. */
-export const parameterKinds = (
-  parameters: readonly SheetParameter[],
-): [string, { readonly quantity: Quantity } | { readonly values: readonly string[] }][] =>
-  parameters.map(({ id, quantity, values = {} }) => [
+/** What a record needs to know of each: its quantity with its range, or its values. */
+export const parameterKinds = (parameters: readonly SheetParameter[]): [string, SettingKind][] =>
+  parameters.map(({ id, quantity, range, values = {} }) => [
     id,
-    quantity === undefined ? { values: Object.keys(values) } : { quantity },
+    quantity === undefined ? { values: Object.keys(values) } : { quantity, range },
   ]);

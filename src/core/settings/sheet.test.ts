@@ -136,6 +136,6 @@ describe('what a test has turned', () => {
 it('knows every name of the sheet in a job file, and refuses others', () => {
   const { catalogue } = familyOfJob(emptyJob());
   expect(catalogue.settings.get('mixing-valve')).toEqual({ values: ['none', 'fitted'] });
-  expect(catalogue.settings.get('time-switch-on')).toEqual({ quantity: 'time' });
+  expect(catalogue.settings.get('time-switch-on')).toMatchObject({ quantity: 'time' });
   expect(catalogue.settings.has('toString')).toBe(false);
 });

@@ -4,7 +4,7 @@ import type { FamilyCatalogue } from '../../job-file/catalogue';
 import { effectsOf } from '../kit/effects';
 import { plateKeys } from '../kit/plate-field';
 import type { ElectricalDeclaration } from './declaration';
-import { plateFields } from './plate-fields';
+import { dialSettings, plateFields } from './plate-fields';
 import { breakerCycled, resetPressed } from './state';
 import { unlistedNames } from './unlisted';
 
@@ -41,7 +41,9 @@ export function catalogueOf({
     faults: new Set([...Object.keys(names.faults), ...unlistedNames({ branches })]),
     covers: new Set(Object.keys(words.covers)),
     settings: new Map([
-      ...thermostats.map(({ setting }) => [setting, { quantity: 'temperature' }] as const),
+      ...dialSettings(thermostats).map(
+        ({ id, quantity, range }) => [id, { quantity, range }] as const,
+      ),
       ...parameterKinds(storageParameters),
     ]),
     gasPoints: new Set(),

@@ -457,7 +457,7 @@ function catalogueOf<Plate extends FamilyPlate, S extends Standing>({
     covers: new Set(),
     sights: new Set(Object.keys(codes?.sights ?? {})),
     settings: new Map([
-      ...settings.map(({ id, quantity }) => [id, { quantity }] as const),
+      ...settings.map(({ id, quantity, range }) => [id, { quantity, range }] as const),
       ...(water ? parameterKinds(storageParameters) : []),
       ...(tap ? parameterKinds(tap.parameters) : []),
       ...(system ? parameterKinds(systemParameters) : []),
