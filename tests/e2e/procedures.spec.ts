@@ -2,7 +2,9 @@ import { expect, test, type Page, type Route } from '@playwright/test';
 import { familyOf } from '../../src/core/appliances/all';
 import type { Entry } from '../../src/core/job-file';
 import { isSound } from './soundness';
-import { baseUrl, enterElsewhere, openJob, proveDead, sentJob } from './technician';
+import { sampleUnit } from '../sample-unit';
+import { emptyJob } from '../plates';
+import { baseUrl, enterElsewhere, isAwake, openJob, proveDead, sentJob } from './technician';
 
 /** Procedures with their clocks, as hands go through them. */
 
@@ -596,3 +598,31 @@ test(
     await expect(told.getByText(/Most likely harmless/)).toBeVisible();
   },
 );
+
+test('what is seen in work on a boiler is told, corrected like any other entry, and stops neither bench nor report @desk', async ({
+  page,
+}) => {
+  const boiler = familyOf('combi-boiler')!;
+  const brought = await page.request.post(`${baseUrl()}/api/job-files`, {
+    headers: { origin: baseUrl() },
+    data: emptyJob(sampleUnit(boiler)),
+  });
+  const { id } = (await brought.json()) as { id: string };
+  // No check of a boiler's diagnosis: a map of its wires enters it.
+  await enterElsewhere(page, id, {
+    kind: 'observation',
+    check: 'wiring-look',
+    value: 'fault-seen',
+  });
+  await page.goto(`${baseUrl()}/jobs/${id}`);
+  await isAwake(page);
+  await expect(page.locator('[data-check]')).toBeVisible();
+  await page.getByRole('button', { name: /Wiring fault seen/ }).click();
+  const dialog = page.getByRole('dialog').filter({ hasText: 'Correct an entry' });
+  await dialog.getByRole('button', { name: 'sound', exact: true }).click();
+  await expect
+    .poll(async () => (await sentJob(page, id)).entries.at(-1))
+    .toMatchObject({ kind: 'correction', entry: { check: 'wiring-look', value: 'sound' } });
+  expect((await page.goto(`${baseUrl()}/jobs/${id}/report`))!.status()).toBe(200);
+  await expect(page.getByText('Wiring').first()).toBeVisible();
+});

@@ -1,6 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { families } from './all';
+import { emptyJob } from '../../../tests/plates';
+import { sampleUnit } from '../../../tests/sample-unit';
+import { readJobFile } from '../job-file';
+import { families, PlateError } from './all';
 import { familyList, familyOf, familyOfJob, loadFamily } from '.';
+
+const own = '/unit/plate/';
 
 describe('the list of families', () => {
   it('offers every family under the title and the id that it has itself', async () => {
@@ -16,5 +21,33 @@ describe('the list of families', () => {
     expect(await loadFamily(id)).toBe(familyOf(id));
     expect(await loadFamily('toString')).toBeUndefined();
     expect(() => familyOfJob({ unit: { family: 'kettle' } })).toThrow('kettle');
+  });
+});
+
+describe.each(families.map((each) => [each.id, each] as const))('a plate of %s', (_, family) => {
+  it('is refused for a variant that there is none of: nobody burns one gas by the figures of another', () => {
+    const job = emptyJob(sampleUnit(family));
+    const isTaken = (plate: object): boolean => {
+      const read = readJobFile(JSON.stringify({ ...job, unit: { ...job.unit, plate } }), () => {
+        return family.catalogue;
+      });
+      try {
+        return read.ok && Boolean(family.plateOf(read.job));
+      } catch (error) {
+        if (error instanceof PlateError) return false;
+        throw error;
+      }
+    };
+    expect(isTaken(job.unit.plate)).toBe(true);
+    const kept = family.plateFields.flatMap((field) =>
+      field.kind === 'choice'
+        ? field.choices.flatMap(({ sets }) => Object.keys(sets).filter((to) => to.startsWith(own)))
+        : [],
+    );
+    for (const key of new Set(kept.map((to) => to.slice(own.length).split('/')[0]!))) {
+      for (const none of ['LPG', 'toString', '', 7]) {
+        expect(isTaken({ ...job.unit.plate, [key]: none }), `${key} ${none}`).toBe(false);
+      }
+    }
   });
 });

@@ -50,7 +50,9 @@ export function CorrectDialog({
   const [reason, setReason] = useState<string>(reasons[0]);
   const [problem, setProblem] = useState<string>();
   const isBusy = useRef(false);
-  const check = 'check' in entry && family.isCheckId(entry.check) ? entry.check : undefined;
+  /** What it may have been seen as: a check of the diagnosis, or what is only looked at in work. */
+  const sights =
+    entry.kind === 'observation' ? (family.catalogue.check(entry.check)?.values ?? []) : [];
   const quantity = entry.kind === 'reading' ? quantityOf(entry, family.catalogue) : undefined;
   /** Of a reading of several values each is told by its name, in the unit that it is read in. */
   const several = entry.kind === 'reading' ? severalOf(entry, family, words, quantity) : [];
@@ -147,11 +149,11 @@ export function CorrectDialog({
           />
         </label>
       )}
-      {entry.kind === 'observation' && check && (
+      {entry.kind === 'observation' && sights.length > 0 && (
         <div className="mb-3">
           <p className="font-medium">It should be</p>
           <div className="mt-1 flex flex-wrap gap-2">
-            {(family.check(check).values ?? [])
+            {sights
               .filter((value) => value !== entry.value)
               .map((value) => (
                 <button
@@ -160,7 +162,7 @@ export function CorrectDialog({
                   className="button"
                   onClick={() => correctLook(entry, value)}
                 >
-                  {words.outcome(check, value)}
+                  {words.outcome(entry.check, value)}
                 </button>
               ))}
           </div>

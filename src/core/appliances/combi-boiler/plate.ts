@@ -1,10 +1,17 @@
 import type { JobFile } from '../../job-file/generated/job-types';
-import { choiceField, chosenText, inputWattOf, litrePerMinuteOf } from '../gas-fired/plate';
+import {
+  choiceField,
+  chosenText,
+  fuelField,
+  inputWattOf,
+  litrePerMinuteOf,
+  type Fuel,
+} from '../gas-fired/plate';
 import type { PlateField } from '../kit/plate-field';
 
 /** What the rating plate of a combination boiler says, and what its variant is. */
 export interface CombiPlate {
-  readonly fuel: 'natural-gas' | 'lpg';
+  readonly fuel: Fuel;
   /** Gross, in watts: the most, and the least that it burns with. */
   readonly inputWatt: number;
   readonly leastInputWatt: number;
@@ -36,19 +43,7 @@ const primaryHose = choiceField(
 );
 
 export const plateFields: readonly PlateField[] = [
-  {
-    kind: 'choice',
-    key: 'fuel',
-    label: 'Gas',
-    choices: [
-      {
-        id: 'natural-gas',
-        label: 'natural gas',
-        sets: { '/unit/plate/fuel': 'natural-gas', '/site/gas/kind': 'natural-gas' },
-      },
-      { id: 'lpg', label: 'LPG', sets: { '/unit/plate/fuel': 'lpg', '/site/gas/kind': 'lpg' } },
-    ],
-  },
+  fuelField,
   {
     kind: 'number',
     key: 'input',
@@ -96,7 +91,7 @@ export const plateFields: readonly PlateField[] = [
 export function plateOf({ unit: { plate } }: Pick<JobFile, 'unit'>): CombiPlate {
   const inputWatt = inputWattOf(plate, 'input', inputRange)!;
   return {
-    fuel: plate.fuel === 'lpg' ? 'lpg' : 'natural-gas',
+    fuel: chosenText(plate, fuelField) as Fuel,
     inputWatt,
     leastInputWatt:
       inputWattOf(plate, 'minimumInput', [500, inputWatt], true) ?? inputWatt * usual.leastShare,

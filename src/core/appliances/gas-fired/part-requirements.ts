@@ -1,13 +1,11 @@
 import type { PartRequirement } from '../../parts';
 import { same } from '../kit/tank-parts';
+import type { Fuel } from './plate';
 
 const fuels = { 'natural-gas': 'natural gas', lpg: 'LPG' };
 
 /** What new parts of a fan-assisted burner must match. Common practice; the maker's list of parts comes first. */
-export function firePartRequirements(
-  kind: string,
-  fuel: 'natural-gas' | 'lpg',
-): readonly PartRequirement[] {
+export function firePartRequirements(kind: string, fuel: Fuel): readonly PartRequirement[] {
   const gas: PartRequirement = {
     kind: 'choice',
     says: 'gas',

@@ -26,6 +26,23 @@ export const choiceField = (
   })),
 });
 
+export type Fuel = 'natural-gas' | 'lpg';
+
+/** Which gas it burns: the plate says it, and with it what comes into the house. */
+export const fuelField: ChoiceField = {
+  kind: 'choice',
+  key: 'fuel',
+  label: 'Gas',
+  choices: [
+    {
+      id: 'natural-gas',
+      label: 'natural gas',
+      sets: { '/unit/plate/fuel': 'natural-gas', '/site/gas/kind': 'natural-gas' },
+    },
+    { id: 'lpg', label: 'LPG', sets: { '/unit/plate/fuel': 'lpg', '/site/gas/kind': 'lpg' } },
+  ],
+};
+
 /** What a plate says of a choice, as the id of it; the usual one where it is silent. @throws PlateError for what is none. */
 export function chosenText(plate: Plate, { key, choices }: ChoiceField): string {
   const said = plate[key];

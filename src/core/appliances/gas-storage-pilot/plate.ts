@@ -1,10 +1,11 @@
 import type { JobFile } from '../../job-file/generated/job-types';
+import { fuelField, type Fuel } from '../gas-fired/plate';
 import { PlateError } from '../kit/plate-error';
 import { chosenOf, type PlateField } from '../kit/plate-field';
 
 /** What the rating plate of a gas storage heater says, and what its variant is. */
 export interface GasPlate {
-  readonly fuel: 'natural-gas' | 'lpg';
+  readonly fuel: Fuel;
   /** Gross, in watts. */
   readonly inputWatt: number;
   readonly volumeLitre: number;
@@ -43,19 +44,7 @@ export const plateFields: readonly PlateField[] = [
     thermocouple: 'one thin lead, no light',
     thermopile: 'electronic, status light',
   }),
-  {
-    kind: 'choice',
-    key: 'fuel',
-    label: 'Gas',
-    choices: [
-      {
-        id: 'natural-gas',
-        label: 'natural gas',
-        sets: { '/unit/plate/fuel': 'natural-gas', '/site/gas/kind': 'natural-gas' },
-      },
-      { id: 'lpg', label: 'LPG', sets: { '/unit/plate/fuel': 'lpg', '/site/gas/kind': 'lpg' } },
-    ],
-  },
+  fuelField,
   {
     kind: 'number',
     key: 'input',

@@ -1,12 +1,12 @@
 import type { JobFile } from '../../job-file/generated/job-types';
-import { choiceField, chosenText, inputWattOf } from '../gas-fired/plate';
+import { choiceField, chosenText, fuelField, inputWattOf, type Fuel } from '../gas-fired/plate';
 import { lineVoltOf } from '../kit/line-volt';
 import { PlateError } from '../kit/plate-error';
 import type { PlateField } from '../kit/plate-field';
 
 /** What the plates of boiler, panel and cylinder say, and what their variant is. */
 export interface SystemPlate {
-  readonly fuel: 'natural-gas' | 'lpg';
+  readonly fuel: Fuel;
   /** Gross, in watts. */
   readonly inputWatt: number;
   readonly leastInputWatt: number;
@@ -75,19 +75,7 @@ const fields = {
 } as const;
 
 export const plateFields: readonly PlateField[] = [
-  {
-    kind: 'choice',
-    key: 'fuel',
-    label: 'Gas',
-    choices: [
-      {
-        id: 'natural-gas',
-        label: 'natural gas',
-        sets: { '/unit/plate/fuel': 'natural-gas', '/site/gas/kind': 'natural-gas' },
-      },
-      { id: 'lpg', label: 'LPG', sets: { '/unit/plate/fuel': 'lpg', '/site/gas/kind': 'lpg' } },
-    ],
-  },
+  fuelField,
   {
     kind: 'number',
     key: 'input',
@@ -149,7 +137,7 @@ export function plateOf({ unit: { plate } }: Pick<JobFile, 'unit'>): SystemPlate
   const inputWatt = inputWattOf(plate, 'input', inputRange)!;
   const choice = (key: keyof typeof fields) => chosenText(plate, fields[key]);
   return {
-    fuel: plate.fuel === 'lpg' ? 'lpg' : 'natural-gas',
+    fuel: chosenText(plate, fuelField) as Fuel,
     inputWatt,
     leastInputWatt:
       inputWattOf(plate, 'minimumInput', [500, inputWatt], true) ?? inputWatt * usual.leastShare,

@@ -1,10 +1,17 @@
 import type { JobFile } from '../../job-file/generated/job-types';
-import { choiceField, chosenText, inputWattOf, litrePerMinuteOf } from '../gas-fired/plate';
+import {
+  choiceField,
+  chosenText,
+  fuelField,
+  inputWattOf,
+  litrePerMinuteOf,
+  type Fuel,
+} from '../gas-fired/plate';
 import type { PlateField } from '../kit/plate-field';
 
 /** What the rating plate of an instantaneous heater says, and what its variant is. */
 export interface TanklessPlate {
-  readonly fuel: 'natural-gas' | 'lpg';
+  readonly fuel: Fuel;
   /** Gross, in watts: the most, and the least that it burns with. */
   readonly inputWatt: number;
   readonly leastInputWatt: number;
@@ -37,19 +44,7 @@ const recirculation = choiceField(
 );
 
 export const plateFields: readonly PlateField[] = [
-  {
-    kind: 'choice',
-    key: 'fuel',
-    label: 'Gas',
-    choices: [
-      {
-        id: 'natural-gas',
-        label: 'natural gas',
-        sets: { '/unit/plate/fuel': 'natural-gas', '/site/gas/kind': 'natural-gas' },
-      },
-      { id: 'lpg', label: 'LPG', sets: { '/unit/plate/fuel': 'lpg', '/site/gas/kind': 'lpg' } },
-    ],
-  },
+  fuelField,
   {
     kind: 'number',
     key: 'input',
@@ -98,7 +93,7 @@ export function plateOf({ unit: { plate } }: Pick<JobFile, 'unit'>): TanklessPla
   const inputWatt = inputWattOf(plate, 'input', inputRange)!;
   const isCondensing = chosenText(plate, condensing) as TanklessPlate['condensing'];
   return {
-    fuel: plate.fuel === 'lpg' ? 'lpg' : 'natural-gas',
+    fuel: chosenText(plate, fuelField) as Fuel,
     inputWatt,
     leastInputWatt:
       inputWattOf(plate, 'minimumInput', [500, inputWatt], true) ?? inputWatt * usualLeastShare,
