@@ -1,9 +1,10 @@
+import { randomUUID } from 'node:crypto';
 import { expect, test, type Page, type Route } from '@playwright/test';
 import { familyOf } from '../../src/core/appliances/all';
 import type { Entry } from '../../src/core/job-file';
 import { isSound } from './soundness';
 import { sampleUnit } from '../sample-unit';
-import { emptyJob } from '../plates';
+import { emptyJob, stamp } from '../plates';
 import { baseUrl, enterElsewhere, isAwake, openJob, proveDead, sentJob } from './technician';
 
 /** Procedures with their clocks, as hands go through them. */
@@ -625,4 +626,32 @@ test('what is seen in work on a boiler is told, corrected like any other entry, 
     .toMatchObject({ kind: 'correction', entry: { check: 'wiring-look', value: 'sound' } });
   expect((await page.goto(`${baseUrl()}/jobs/${id}/report`))!.status()).toBe(200);
   await expect(page.getByText('Wiring').first()).toBeVisible();
+});
+
+test('of many that go on at once the bar tells two and how many more, and how the power stands keeps its room', async ({
+  page,
+}) => {
+  const cylinder = familyOf('heat-pump-cylinder')!;
+  const entries = cylinder.procedures.slice(0, 4).map(({ id, steps }) => ({
+    ...stamp(),
+    kind: 'step',
+    run: randomUUID(),
+    procedure: id,
+    step: steps[0]!.id,
+    phase: 'started',
+  })) as Entry[];
+  const brought = await page.request.post(`${baseUrl()}/api/job-files`, {
+    headers: { origin: baseUrl() },
+    data: emptyJob({ ...sampleUnit(cylinder), entries }),
+  });
+  const { id } = (await brought.json()) as { id: string };
+  await page.goto(`${baseUrl()}/jobs/${id}/repair`);
+  await isAwake(page);
+  const bar = page.getByRole('banner');
+  await expect(bar.locator('a[href*="?run="]')).toHaveCount(2);
+  await expect(bar.getByRole('link', { name: '2 more that go on' })).toBeVisible();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBe(0);
+  const power = bar.getByText(/until proved dead/);
+  const [told, whole] = [await power.boundingBox(), await bar.boundingBox()];
+  expect(told!.y + told!.height).toBeLessThanOrEqual(whole!.y + whole!.height);
 });

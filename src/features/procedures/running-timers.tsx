@@ -44,7 +44,11 @@ function Standing({ timer, now }: { timer: StepTimer; now: number }) {
   );
 }
 
-/** In the bar of every page of a job: what runs meanwhile, and when it is due. */
+/** A bar has room for so many; how the power stands is read before any of them. */
+const mostShown = 2;
+const byUrgency = ['overdue', 'ready', 'running', 'waits'];
+
+/** In the bar of every page of a job: what runs meanwhile, and when it is due. What is due first stands first. */
 export function RunningTimers({
   job,
   state,
@@ -63,10 +67,11 @@ export function RunningTimers({
     const procedure = procedures.find((each) => each.id === run.procedure);
     const position = procedure && positionOf(procedure, run);
     const timer = procedure && position && timerOf(procedure, run, position);
-    return procedure ? [{ run, procedure, timer }] : [];
-  });
-  return clocks.map(({ run, procedure, timer }) => {
     const phase = timer && timerPhase(timer, now);
+    return procedure ? [{ run, procedure, timer, phase }] : [];
+  });
+  const first = [...clocks].sort((one, other) => urgency(one.phase) - urgency(other.phase));
+  const shown = first.slice(0, mostShown).map(({ run, procedure, timer, phase }) => {
     return (
       <Link
         key={run.run}
@@ -82,7 +87,24 @@ export function RunningTimers({
       </Link>
     );
   });
+  const more = clocks.length - shown.length;
+  return (
+    <>
+      {shown}
+      {more > 0 && (
+        <Link
+          href={`/jobs/${job.job.id}/procedures`}
+          className="flex min-h-11 items-center border-l border-hair px-3 text-small font-semibold"
+          aria-label={`${more} more that go on`}
+        >
+          +{more}
+        </Link>
+      )}
+    </>
+  );
 }
+
+const urgency = (phase: ReturnType<typeof timerPhase> = 'waits') => byUrgency.indexOf(phase);
 
 /** The last that was written of any of them. */
 const lastOf = (runs: readonly ProcedureRun[]): string | undefined =>
