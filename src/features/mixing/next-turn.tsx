@@ -54,7 +54,7 @@ export function NextTurnPanel({
       </h3>
       <p>
         Now {celsius(now.tapCelsius)} at the tap: {margin(now.marginKelvin)}; with the tank at its
-        hottest <strong>{margin(now.disinfectionMarginKelvin)}</strong>. Lasts for{' '}
+        hottest <strong>{margin(now.disinfectionMarginKelvin)}</strong>. A full tank gives{' '}
         {lastsWords(now.litres, system)}; {Math.round(now.hotShare * 100)} % of it hot.
         {lastGainKelvin !== undefined &&
           ` The last step gave ${kelvinWords(lastGainKelvin, system)}${

@@ -56,9 +56,9 @@ export function eighthsWords(eighths: number): string {
 /** More than this at an outlet is no store of hot water but a tap that draws next to none of it, L. */
 const mostLitres = 10_000;
 
-/** How long a full tank lasts at an outlet: the litres of it, or that hardly any hot water is in them. */
+/** What a full tank gives at an outlet: so much, or water with hardly any hot in it. */
 export const lastsWords = (litres: number, system: UnitSystem): string =>
-  litres < mostLitres ? valueText(litres, 'volume', system) : 'hardly any hot water drawn';
+  litres < mostLitres ? valueText(litres, 'volume', system) : 'water with hardly any hot in it';
 
 export function mixingResult(entry: MixingEntry, system: UnitSystem): string {
   const celsius = (value: MixingEntry['hot']) =>
