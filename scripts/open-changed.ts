@@ -19,7 +19,7 @@ process.env.OHMMETER_APPLICATION_PASSWORD ??= readFileSync(
 ).trim();
 
 interface ChangedJob {
-  entries: { id: string }[];
+  entries: unknown[];
   complaint?: unknown;
   unit: object;
 }

@@ -48,7 +48,7 @@ function Standing({ timer, now }: { timer: StepTimer; now: number }) {
 const mostShown = 2;
 const byUrgency = ['overdue', 'ready', 'running', 'waits'];
 
-/** In the bar of every page of a job: what runs meanwhile, and when it is due. What is due first stands first. */
+/** In the bar of every page of a job: what runs meanwhile, and when it is due: what is over or due stands before what still runs. */
 export function RunningTimers({
   job,
   state,
