@@ -479,6 +479,8 @@ export const jobSchema: Schema = {
           installed: text(20),
           /** When each service was last done before this job, as far as the firm knows. */
           served: { type: 'object', additionalProperties: time, maxProperties: 40 },
+          /** What makes a service due sooner, as earlier jobs saw it. */
+          circumstances: listOf(name, 20),
         },
       ),
       entries: listOf(ref('entry'), 20_000),

@@ -14,7 +14,7 @@ import {
 import type { CodePack } from '../core/codes';
 import type { Entry, JobFile, Plate, Services } from '../core/job-file';
 import type { FirmPrices } from '../core/replacement';
-import type { FirmIntervals, LastServed } from '../core/service';
+import type { Circumstance, FirmIntervals, LastServed } from '../core/service';
 import type { Standing } from '../core/job-diagnosis/standing';
 
 /**
@@ -129,6 +129,8 @@ export const units = pgTable(
     plate: jsonb('plate').$type<Plate>().notNull(),
     /** When each service was last done, over all jobs on it. */
     served: jsonb('served').$type<LastServed>().notNull().default({}),
+    /** What makes a service due sooner, as the jobs on it saw it last. */
+    circumstances: jsonb('circumstances').$type<Circumstance[]>().notNull().default([]),
     /** When the first of them is due: for the list of what comes due. */
     nextDue: instant('next_due'),
   },
@@ -188,6 +190,7 @@ export const jobs = pgTable(
     uniqueIndex('jobs_by_number').on(table.organisationId, table.number),
     // With the id: a list that has come far is counted off in the index alone.
     index('jobs_open').on(table.organisationId, table.isOpen, table.openedAt, table.id),
+    index('jobs_by_unit').on(table.organisationId, table.unitId),
   ],
 );
 

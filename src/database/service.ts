@@ -1,27 +1,63 @@
-import { and, asc, eq, gt, isNotNull, lte } from 'drizzle-orm';
-import { laterOf, type LastServed } from '../core/service';
+import { and, asc, eq, gt, inArray, isNotNull, lte, sql } from 'drizzle-orm';
+import type { JobFile } from '../core/job-file';
+import type { LastServed, ServiceHistory, ServiceTold } from '../core/service';
 import type { FirmTransaction } from './client';
 import { knownUnits, type KnownUnit, type Unit } from './customers';
-import { organisations, units } from './schema';
+import { jobs, organisations, units } from './schema';
 import type { Organisation } from './technicians';
 
-/** Writes what a job says of when services were last done on its unit; what other jobs said later stays. */
-export async function updateServed(
+/** What one job tells of services on its unit. */
+export interface KeptTold {
+  readonly unitId: string;
+  readonly jobId: string;
+  readonly told: ServiceTold;
+  /** What the file that it came as said of the unit. */
+  readonly before: JobFile['unit'] | undefined;
+}
+
+/** What every job on the given units tells. */
+export async function listTold(
+  transaction: FirmTransaction,
+  unitIds: readonly string[],
+): Promise<KeptTold[]> {
+  const rows = await transaction
+    .select({
+      unitId: jobs.unitId,
+      jobId: jobs.id,
+      service: sql<ServiceTold | null>`${jobs.standing}->'service'`,
+      // As programs kept it before they knew of more.
+      served: sql<LastServed | null>`${jobs.standing}->'served'`,
+      before: sql<JobFile['unit'] | null>`${jobs.envelope}->'unit'`,
+    })
+    .from(jobs)
+    .where(inArray(jobs.unitId, [...unitIds]));
+  return rows.map(({ unitId, jobId, service, served, before }) => ({
+    unitId,
+    jobId,
+    told: service ?? { served: served ?? {} },
+    before: before ?? undefined,
+  }));
+}
+
+/** A unit whose row nobody else writes until this transaction has ended. */
+export async function lockUnit(transaction: FirmTransaction, id: string): Promise<void> {
+  await transaction
+    .select({ id: units.id })
+    .from(units)
+    .where(eq(units.id, id))
+    .for('no key update');
+}
+
+export async function updateHistory(
   transaction: FirmTransaction,
   unitId: string,
-  served: LastServed,
-  nextDueOf: (unit: Unit) => Date | undefined,
+  { served, circumstances }: ServiceHistory,
+  nextDue: Date | undefined,
 ): Promise<void> {
-  const [unit] = await transaction.select().from(units).where(eq(units.id, unitId));
-  if (!unit) return;
-  const both = { ...unit, served: laterOf(unit.served, served) };
-  const nextDue = nextDueOf(both) ?? null;
-  const isNew =
-    nextDue?.getTime() !== unit.nextDue?.getTime() ||
-    Object.entries(both.served).some(([id, at]) => unit.served[id] !== at);
-  // Most entries serve nothing: the row is left alone.
-  if (!isNew) return;
-  await transaction.update(units).set({ served: both.served, nextDue }).where(eq(units.id, unitId));
+  await transaction
+    .update(units)
+    .set({ served, circumstances: [...circumstances], nextDue: nextDue ?? null })
+    .where(eq(units.id, unitId));
 }
 
 /** Units whose first service is due before a time, the most overdue first. */
@@ -41,24 +77,25 @@ export async function listServed(
   transaction: FirmTransaction,
   after: string,
   most: number,
-): Promise<Unit[]> {
-  return transaction
-    .select()
-    .from(units)
+): Promise<KnownUnit[]> {
+  return knownUnits(transaction)
     .where(and(isNotNull(units.nextDue), gt(units.id, after)))
     .orderBy(asc(units.id))
     .limit(most);
 }
 
+/** Writes when the first service of each unit is due, all in one statement. */
 export async function updateNextDue(
   transaction: FirmTransaction,
-  unitId: string,
-  nextDue: Date | undefined,
+  due: readonly (Pick<Unit, 'id'> & { readonly nextDue: Date | undefined })[],
 ): Promise<void> {
-  await transaction
-    .update(units)
-    .set({ nextDue: nextDue ?? null })
-    .where(eq(units.id, unitId));
+  const ids = due.map(({ id }) => id);
+  const times = due.map(({ nextDue }) => nextDue?.toISOString() ?? null);
+  await transaction.execute(
+    sql`update ${units} set next_due = said.next_due
+      from unnest(${sql.param(ids)}::uuid[], ${sql.param(times)}::timestamptz[]) as said (id, next_due)
+      where ${units.id} = said.id`,
+  );
 }
 
 export async function updateFirmService(

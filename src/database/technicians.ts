@@ -7,13 +7,21 @@ export type Technician = typeof technicians.$inferSelect;
 export type TechnicianChange = typeof technicianChanges.$inferSelect;
 export type { SaidOfTechnician } from './schema';
 
-/** Sets up a firm. The first of an installation is served by it from now on; another one only where the owner says so. */
+/**
+ * Sets up a firm. The first of an installation is served by it from now on; another one only where the owner says so.
+ * @returns false, with nothing written, where this installation does not work for it.
+ */
 export async function insertOrganisation(
   transaction: FirmTransaction,
   row: typeof organisations.$inferInsert,
-): Promise<void> {
+): Promise<boolean> {
   await transaction.execute(sql`select serve_first_firm(${row.id})`);
+  const { rows } = await transaction.execute<{ served: string | null }>(
+    sql`select current_organisation() as served`,
+  );
+  if (rows[0]?.served !== row.id) return false;
   await transaction.insert(organisations).values(row);
+  return true;
 }
 
 export async function readOrganisation(

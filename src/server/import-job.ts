@@ -9,6 +9,7 @@ import { readTechnician } from '../database/technicians';
 import { NotFound, Refused } from './errors';
 import { openCall } from './open-call';
 import type { Permissions, PreparedImport } from './prepare-import';
+import { settleServed } from './service-due';
 import { inThread } from './threads';
 
 export interface ImportedJob {
@@ -67,7 +68,7 @@ export async function importJob(
     ]);
   }
   const { site, unit } = job;
-  const { id, number, isEarlier } = await openCall(transaction, organisationId, {
+  const { id, number, unitId, isEarlier } = await openCall(transaction, organisationId, {
     id: givenId,
     technicianId,
     complaint: job.complaint ?? { kind: 'other', words: '', answers: {} },
@@ -97,6 +98,7 @@ export async function importJob(
   await whenOpened?.({ id, entries: read.entries, writers: read.writers });
   await appendPacked(transaction, organisationId, id, read.entries);
   await updateStanding(transaction, id, read.standing);
+  await settleServed(transaction, unitId);
   return { id, number, warnings: read.warnings };
 }
 

@@ -1,4 +1,5 @@
 import { currentVersion, type Entry, type JobFile } from '../core/job-file';
+import type { ServiceHistory } from '../core/service';
 import type { Customer, Site, Unit } from '../database/customers';
 import type { JobWithUnit } from '../database/jobs';
 import type { Technician } from '../database/technicians';
@@ -6,10 +7,11 @@ import type { Technician } from '../database/technicians';
 /**
  * A stored job as a job file: what the browser works on, and what is exported. A job that came as a file keeps every word of
  * it that is not written anew here.
+ * @param history what is known of services on its unit without its own logbook; else what all jobs on it told.
  * @param writers who wrote in its logbook, where that is not given with it.
  */
 export function jobFileOf(
-  { job, unit, site, customer, technician }: JobWithUnit,
+  { job, unit, site, customer, technician, history }: JobWithUnit & { history?: ServiceHistory },
   entries: readonly Entry[],
   technicians: readonly Technician[] = [technician],
   writers: ReadonlySet<string | undefined> = new Set(entries.map((each) => each.by)),
@@ -30,7 +32,7 @@ export function jobFileOf(
       technician: technician.name,
     },
     site: siteOf(site, customer, envelope?.site),
-    unit: { ...envelope?.unit, ...unitOf(unit) },
+    unit: { ...envelope?.unit, ...unitOf(history ? { ...unit, ...history } : unit) },
     complaint: job.complaint,
     people,
     instruments: envelope?.instruments ?? technician.instruments,
@@ -58,7 +60,9 @@ export function siteOf(
 }
 
 /** A stored unit as a job file says it. */
-export const unitOf = (unit: Unit): JobFile['unit'] => ({
+export const unitOf = (
+  unit: Omit<Unit, keyof ServiceHistory> & ServiceHistory,
+): JobFile['unit'] => ({
   id: unit.id,
   family: unit.family,
   ...optional({
@@ -70,6 +74,7 @@ export const unitOf = (unit: Unit): JobFile['unit'] => ({
   }),
   plate: unit.plate,
   ...(Object.keys(unit.served).length > 0 ? { served: { ...unit.served } } : {}),
+  ...(unit.circumstances.length > 0 ? { circumstances: [...unit.circumstances] } : {}),
 });
 
 /** Whose job it is first, then everybody who wrote in its logbook, then those that its file named. */

@@ -7,6 +7,7 @@ import { listTechnicians } from '../database/technicians';
 import { mostAtOnce } from './entries-after';
 import { Refused } from './errors';
 import { jobFileOf } from './job-file-of';
+import { withHistories } from './unit-history';
 
 /** Jobs for a device that has not opened them. */
 export interface JobsForDevice {
@@ -38,7 +39,7 @@ export async function jobsForDevice(
     throw new Refused([{ pointer: '/ids', message }]);
   }
   // Each kind of thing is asked for once: every device asks for twenty-five jobs with its first page.
-  const stored = await readJobs(transaction, [...ids]);
+  const stored = await withHistories(transaction, await readJobs(transaction, [...ids]));
   const technicians = await listTechnicians(transaction);
   const counts = await countEntriesOfEach(transaction, [...ids]);
   const countOf = ({ job }: JobWithUnit) => counts.get(job.id) ?? 0;

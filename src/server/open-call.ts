@@ -48,11 +48,14 @@ export async function openCall(
   transaction: FirmTransaction,
   organisationId: string,
   call: NewCall,
-): Promise<{ id: string; number: number; isEarlier: boolean }> {
+): Promise<{ id: string; number: number; unitId: string; isEarlier: boolean }> {
   if (call.id !== undefined) await lockCall(transaction, call.id);
   const earlier = call.id === undefined ? undefined : await readJob(transaction, call.id);
   // The same call again, whose answer was lost on its way.
-  if (earlier) return { id: earlier.job.id, number: earlier.job.number, isEarlier: true };
+  if (earlier) {
+    const { id, number, unitId } = earlier.job;
+    return { id, number, unitId, isEarlier: true };
+  }
   const organisation = await readOrganisation(transaction);
   const technician = isUuid(call.technicianId)
     ? await readTechnician(transaction, call.technicianId)
@@ -101,7 +104,7 @@ export async function openCall(
     id,
     searchWords(String(number), ...words, complaint.words),
   );
-  return { id, number, isEarlier: false };
+  return { id, number, unitId, isEarlier: false };
 }
 
 interface UnitOfCall {

@@ -6,14 +6,14 @@ import { listTechnicians } from '../database/technicians';
 import { NotFound } from './errors';
 import { jobFileOf } from './job-file-of';
 import type { KnownJob } from './open-jobs';
+import { withHistories } from './unit-history';
 
 /**
  * A job with its whole logbook, and what it stands at.
  * @throws NotFound where this firm has no such job.
  */
 export async function readKnownJob(transaction: FirmTransaction, jobId: string): Promise<KnownJob> {
-  const stored = await readJob(transaction, jobId);
-  if (!stored) throw new NotFound('This firm has no such job.');
+  const stored = await storedJob(transaction, jobId);
   const technicians = await listTechnicians(transaction);
   const job = jobFileOf(stored, await readEntries(transaction, jobId), technicians);
   const { organisationId, standing } = stored.job;
@@ -30,8 +30,7 @@ export async function readLongJobHead(
   jobId: string,
   writers?: readonly string[],
 ): Promise<JobFile> {
-  const stored = await readJob(transaction, jobId);
-  if (!stored) throw new NotFound('This firm has no such job.');
+  const stored = await storedJob(transaction, jobId);
   const technicians = await listTechnicians(transaction);
   const wrote = writers ? new Set(writers) : await readWriters(transaction, jobId);
   return jobFileOf(stored, [], technicians, wrote);
@@ -46,7 +45,12 @@ export const readJobFile = async (transaction: FirmTransaction, jobId: string): 
  * @throws NotFound where this firm has no such job.
  */
 export async function readJobHead(transaction: FirmTransaction, jobId: string): Promise<JobFile> {
-  const stored = await readJob(transaction, jobId);
-  if (!stored) throw new NotFound('This firm has no such job.');
+  const stored = await storedJob(transaction, jobId);
   return jobFileOf(stored, []);
+}
+
+async function storedJob(transaction: FirmTransaction, jobId: string) {
+  const found = await readJob(transaction, jobId);
+  if (!found) throw new NotFound('This firm has no such job.');
+  return (await withHistories(transaction, [found]))[0]!;
 }

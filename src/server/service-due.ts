@@ -1,18 +1,21 @@
+import { isDeepStrictEqual } from 'node:util';
 import { familyOf } from '../core/appliances/all';
 import { dueOfJob, type DueService, type FirmIntervals } from '../core/service';
 import type { FirmTransaction } from '../database/client';
-import type { KnownUnit, Unit } from '../database/customers';
+import { readUnit, type KnownUnit } from '../database/customers';
 import {
   listDue,
   listServed,
+  lockUnit,
   updateFirmService,
+  updateHistory,
   updateNextDue,
-  updateServed,
 } from '../database/service';
 import { readOrganisation, type Organisation } from '../database/technicians';
 import { Refused } from './errors';
 import { serviceIds } from '../core/service';
 import { unitOf } from './job-file-of';
+import { historyOfUnit } from './unit-history';
 
 /** A unit with what is due on it. */
 export interface DueUnit {
@@ -26,27 +29,53 @@ export interface DueUnit {
   })[];
 }
 
-const dueOfUnit = (unit: Unit, now: Date, intervals: FirmIntervals): DueService[] => {
+const dueOfUnit = (
+  { unit, site }: Pick<KnownUnit, 'unit' | 'site'>,
+  now: Date,
+  intervals: FirmIntervals,
+): DueService[] => {
   const family = familyOf(unit.family);
-  return family ? dueOfJob({ entries: [], unit: unitOf(unit) }, family, now, intervals) : [];
+  return family
+    ? dueOfJob({ entries: [], unit: unitOf(unit), site: site.services }, family, now, intervals)
+    : [];
 };
 
 /** When the first is due that counts from something: what nobody knows the last of is told on the job alone. */
-function nextDueOf(unit: Unit, intervals: FirmIntervals): Date | undefined {
-  const [first] = dueOfUnit(unit, new Date(), intervals)
+function nextDueOf(
+  known: Pick<KnownUnit, 'unit' | 'site'>,
+  intervals: FirmIntervals,
+): Date | undefined {
+  const [first] = dueOfUnit(known, new Date(), intervals)
     .flatMap(({ dueAt, service }) => (dueAt === undefined || service.isAdvice ? [] : [dueAt]))
     .sort();
   return first === undefined ? undefined : new Date(first);
 }
 
-/** Writes down what a job's logbook says of services on its unit. */
-export async function settleServed(
-  transaction: FirmTransaction,
-  unitId: string,
-  served: Readonly<Record<string, string>>,
-): Promise<void> {
+/** Writes down with a unit what the logbooks of its jobs say of services on it. */
+export async function settleServed(transaction: FirmTransaction, unitId: string): Promise<void> {
   const intervals = (await readOrganisation(transaction))?.intervals ?? {};
-  await updateServed(transaction, unitId, served, (unit) => nextDueOf(unit, intervals));
+  const changed = async () => {
+    const known = await readUnit(transaction, unitId);
+    if (!known) return undefined;
+    const history = await historyOfUnit(transaction, unitId);
+    const unit = {
+      ...known.unit,
+      served: history.served,
+      circumstances: [...history.circumstances],
+    };
+    const nextDue = nextDueOf({ ...known, unit }, intervals);
+    const isSame = isDeepStrictEqual(
+      { ...unit, nextDue: nextDue?.getTime() },
+      { ...known.unit, nextDue: known.unit.nextDue?.getTime() },
+    );
+    return isSame ? undefined : { history, nextDue };
+  };
+  // Most entries serve nothing: the row is left alone.
+  if (!(await changed())) return;
+  // Two jobs of one unit may be settled at once: whoever is second reads what the first has written.
+  await lockUnit(transaction, unitId);
+  const now = await changed();
+  if (now) await updateHistory(transaction, unitId, now.history, now.nextDue);
 }
 
 const aheadDays = 30;
@@ -65,18 +94,14 @@ export async function dueUnits(
   );
 }
 
-function dueUnitOf(
-  { unit, site, customer }: KnownUnit,
-  now: Date,
-  before: Date,
-  intervals: FirmIntervals,
-): DueUnit {
+function dueUnitOf(known: KnownUnit, now: Date, before: Date, intervals: FirmIntervals): DueUnit {
+  const { unit, site, customer } = known;
   return {
     unitId: unit.id,
     customer: customer.name,
     address: site.address,
     title: titleOf(unit),
-    due: dueOfUnit(unit, now, intervals)
+    due: dueOfUnit(known, now, intervals)
       .filter(
         ({ dueAt, service }) =>
           dueAt !== undefined && !service.isAdvice && Date.parse(dueAt) <= before.getTime(),
@@ -114,11 +139,16 @@ export async function setFirmService(
   await updateFirmService(transaction, organisationId, { intervals, prices });
   for (let after = '00000000-0000-0000-0000-000000000000'; ;) {
     const part = await listServed(transaction, after, unitsAtOnce);
-    for (const unit of part) {
-      await updateNextDue(transaction, unit.id, nextDueOf(unit, intervals));
-    }
+    const changed = part
+      .map((known) => ({
+        id: known.unit.id,
+        was: known.unit.nextDue,
+        nextDue: nextDueOf(known, intervals),
+      }))
+      .filter(({ was, nextDue }) => nextDue?.getTime() !== was?.getTime());
+    await updateNextDue(transaction, changed);
     if (part.length < unitsAtOnce) return { intervals, prices };
-    after = part.at(-1)!.id;
+    after = part.at(-1)!.unit.id;
   }
 }
 

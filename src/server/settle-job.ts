@@ -18,8 +18,6 @@ export async function settleJob(
   const standing = standingOf(job);
   await asFirm(database, organisationId, async (transaction) => {
     await settleStandingOf(transaction, jobId, standing);
-    if (job.unit.id !== undefined) {
-      await settleServed(transaction, job.unit.id, standing.served ?? {});
-    }
+    if (job.unit.id !== undefined) await settleServed(transaction, job.unit.id);
   });
 }

@@ -3,7 +3,7 @@ import { diagnoseJob } from '../core/job-diagnosis';
 import { recorded, standingFromRecord, type Standing } from '../core/job-diagnosis/standing';
 import { lastVerdict, readLogbook, type JobFile } from '../core/job-file';
 import { stopNow } from '../core/job-diagnosis/stop';
-import { servedOn } from '../core/service';
+import { serviceTold } from '../core/service';
 
 /** What a job stands at, worked out from its file. */
 export function standingOf(job: JobFile): Standing {
@@ -11,7 +11,7 @@ export function standingOf(job: JobFile): Standing {
   const stored = lastVerdict(state)?.suspects;
   return {
     ...recorded(job.entries.length, state, answer.decided),
-    served: servedOn(job, familyOfJob(job)),
+    service: serviceTold(job, familyOfJob(job)),
     // Once acted on, the verdict is the one that was acted on; later proof does not rewrite it.
     suspects: (stored ?? answer.suspects)
       .slice(0, 4)

@@ -9,14 +9,16 @@ import { recordEntries } from '../../src/server/record-entries';
 import { setUpFirm } from '../../src/server/set-up-firm';
 import { emptyJob } from '../plates';
 
+type Water = NonNullable<JobFile['site']>['water'];
+
 /** A firm of two: one may work live, the other may not. */
 export interface TestFirm {
   readonly id: string;
   readonly live: Technician;
   readonly dead: Technician;
   as<T>(work: (transaction: FirmTransaction) => Promise<T>): Promise<T>;
-  /** A new job of one of them. */
-  open(technician: Technician): Promise<string>;
+  /** A new job of one of them, on a unit that is known or on a new one. */
+  open(technician: Technician, on?: { knownUnitId?: string; water?: Water }): Promise<string>;
   record(job: string, sent: unknown, sender: Technician): Promise<unknown>;
   import(text: string, sender: Technician): Promise<{ id: string }>;
   read(job: string): Promise<JobFile>;
@@ -51,17 +53,18 @@ export async function makeFirm(database: Database): Promise<TestFirm> {
     dead: dead!,
     as,
     read,
-    open: async (technician) =>
+    open: async (technician, { knownUnitId, water } = {}) =>
       (
         await as((transaction) =>
           openCall(transaction, id, {
             technicianId: technician.id,
             complaint: { kind: 'no-hot-water', words: 'cold', answers: {} },
+            knownUnitId,
             newUnit: {
               customer: 'A. Customer',
               address: 'A street',
               family: 'electric-storage-two-element',
-              services: { supply: { system: 'split-phase', nominal: { volt: 240 } } },
+              services: { supply: { system: 'split-phase', nominal: { volt: 240 } }, water },
               plate: emptyJob().unit.plate,
             },
           }),

@@ -30,11 +30,15 @@ async function unitOf(job: string) {
   return row!;
 }
 
-async function serve(at: string): Promise<string> {
-  const job = await firm.open(firm.live);
-  await firm.record(job, [flushed(at)], firm.live);
+async function tell(job: string, entry: Entry): Promise<void> {
+  await firm.record(job, [entry], firm.live);
   settleStanding(test.database, firm.id, job);
   await settled();
+}
+
+async function serve(at: string): Promise<string> {
+  const job = await firm.open(firm.live);
+  await tell(job, flushed(at));
   return job;
 }
 
@@ -45,8 +49,32 @@ describe('a unit', () => {
       served: { flush: '2026-01-15T09:00:00Z' },
       nextDue: new Date('2027-01-15T09:00:00Z'),
     });
-    // The next job on it starts from there.
-    expect((await firm.read(job)).unit.served).toEqual({ flush: '2026-01-15T09:00:00Z' });
+    // The next job on it starts from there; this one has it in its logbook.
+    const { unit } = await firm.read(job);
+    expect(unit.served).toBeUndefined();
+    const next = await firm.open(firm.live, { knownUnitId: unit.id! });
+    expect((await firm.read(next)).unit.served).toEqual({ flush: '2026-01-15T09:00:00Z' });
+  });
+
+  it('forgets a service that was struck, and keeps what another job told', async () => {
+    const first = await serve('2026-01-15T09:00:00Z');
+    const { unit } = await firm.read(first);
+    const second = await firm.open(firm.live, { knownUnitId: unit.id! });
+    const wrong = flushed('2026-06-01T09:00:00Z');
+    await tell(second, wrong);
+    expect((await unitOf(first)).served).toEqual({ flush: '2026-06-01T09:00:00Z' });
+    await tell(second, {
+      ...stamp(),
+      at: wrong.at,
+      kind: 'correction',
+      replaces: wrong.id,
+      entry: null,
+      reason: 'wrong job',
+    });
+    expect(await unitOf(first)).toMatchObject({
+      served: { flush: '2026-01-15T09:00:00Z' },
+      nextDue: new Date('2027-01-15T09:00:00Z'),
+    });
   });
 
   it('is listed once something is due or comes due within a month, the most overdue first', async () => {
@@ -61,6 +89,17 @@ describe('a unit', () => {
     expect(calendar).toMatch(/^BEGIN:VCALENDAR\r\nVERSION:2\.0/);
     expect(calendar.match(/BEGIN:VEVENT/g)).toHaveLength(2);
     expect(calendar).toContain('DTSTART;VALUE=DATE:20250301');
+  });
+
+  it('is due sooner by its water and by what a job saw, on the list as on the job', async () => {
+    const job = await firm.open(firm.live, { water: { hardness: 'hard' } });
+    await tell(job, flushed('2026-01-15T09:00:00Z'));
+    expect((await unitOf(job)).nextDue).toEqual(new Date('2026-07-15T09:00:00Z'));
+    const { unit } = await firm.read(job);
+    const worn: Entry = { ...stamp(), kind: 'observation', check: 'anode-look', value: 'worn' };
+    await tell(await firm.open(firm.live, { knownUnitId: unit.id! }), worn);
+    expect((await unitOf(job)).circumstances).toEqual(['worn-was-seen']);
+    expect((await firm.read(job)).unit.circumstances).toEqual(['worn-was-seen']);
   });
 });
 

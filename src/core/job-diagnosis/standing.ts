@@ -1,5 +1,6 @@
 import type { Stop } from '../appliances';
 import { lastVerdict, type JobState } from '../job-file';
+import type { ServiceTold } from '../service';
 
 /** What a job stands at, as a list shows it. */
 export interface Standing {
@@ -18,8 +19,8 @@ export interface Standing {
   readonly liftedWires: number;
   /** Parts that are needed or ordered and not in yet. */
   readonly parts?: readonly string[];
-  /** When each service was last done on this job. */
-  readonly served?: Readonly<Record<string, string>>;
+  /** What it tells of services on its unit. */
+  readonly service?: ServiceTold;
   /** False while suspects and next check are those from before the last entries, or not worked out yet. */
   readonly isSettled?: false;
 }
@@ -55,6 +56,7 @@ export function standingFromRecord(
     suspects: before?.suspects ?? [],
     decided,
     next: before?.next,
+    service: before?.service,
     // It stands until it is worked out that it does not.
     stop: stopTold?.title ?? before?.stop,
     isSettled: false,

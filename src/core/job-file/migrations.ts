@@ -41,6 +41,7 @@ export const migrations: readonly Migration[] = [
   { name: 'mixing-valves-set-step-by-step', to: [1, 7], bring: asItWas },
   { name: 'a-backup-that-took-the-place-of-the-logbook', to: [1, 8], bring: asItWas },
   { name: 'a-job-that-came-as-a-file', to: [1, 9], bring: asItWas },
+  { name: 'what-makes-a-service-due-sooner', to: [1, 10], bring: asItWas },
 ];
 
 /** What this program writes. */

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { familyOf } from '../appliances/all';
 import type { Entry, JobFile } from '../job-file';
 import { emptyJob } from '../../../tests/plates';
-import { dayOf, dueOfJob, laterOf, monthsAfter, servedOn } from '.';
+import { dayOf, dueOfJob, monthsAfter } from '.';
 
 /** Intervals and what they are counted from: the design's table of services, marked there as common practice. */
 
@@ -110,13 +110,5 @@ describe('what comes due', () => {
       undefined,
     ]);
     expect(monthsAfter('2024-01-31T12:00:00Z', 1).toISOString()).toBe('2024-02-29T12:00:00.000Z');
-  });
-
-  it('keeps the later of two', () => {
-    expect(laterOf({ flush: '2025' }, { flush: '2024', anode: '2023' })).toEqual({
-      flush: '2025',
-      anode: '2023',
-    });
-    expect(servedOn(jobWith([]), electric)).toEqual({});
   });
 });

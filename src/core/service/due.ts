@@ -1,10 +1,15 @@
-import { effectiveEntries, type Entry, type JobFile } from '../job-file';
+import type { JobFile } from '../job-file';
 import type { WorkedUnit } from '../procedures';
-import type { Circumstance, CountedFrom, FirmIntervals, ServedKind, Service } from './intervals';
-import { services } from './intervals';
-
-/** When something was last done on a unit, as ISO time, by the service that counts from it. */
-export type LastServed = Readonly<Record<string, string>>;
+import { serviceHistory, serviceTold, type ServingFamily } from './history';
+import {
+  isCircumstance,
+  services,
+  type Circumstance,
+  type FirmIntervals,
+  type ServedKind,
+  type Service,
+} from './intervals';
+import type { LastServed } from './last-served';
 
 /** What is due on a unit, and when. */
 export interface DueService {
@@ -27,84 +32,6 @@ export interface ServedUnit extends WorkedUnit {
   readonly warms?: 'tank' | 'tap' | 'loop' | 'system';
   readonly last: LastServed;
   readonly circumstances: ReadonlySet<Circumstance>;
-}
-
-/**
- * When each service was last done, by the entries that count, of one job. A procedure counts where it was gone through to its
- * end and its key step was not left out.
- * @param keySteps by procedure, the step without which it does not count.
- */
-export function lastServed(
-  entries: readonly Entry[],
-  keySteps: Readonly<Record<string, string | undefined>>,
-): LastServed {
-  const last: Record<string, string> = {};
-  for (const service of services) {
-    const times = service.countedFrom.flatMap((each) => timeOf(each, entries, keySteps) ?? []);
-    const ended = entries.some(
-      (each) =>
-        each.kind === 'observation' &&
-        (service.endedBy ?? []).includes(each.check) &&
-        times.every((time) => each.at > time),
-    );
-    if (times.length > 0 && !ended) last[service.id] = times.sort().at(-1)!;
-  }
-  return last;
-}
-
-function timeOf(
-  from: CountedFrom,
-  entries: readonly Entry[],
-  keySteps: Readonly<Record<string, string | undefined>>,
-): string | undefined {
-  const lastOf = (is: (entry: Entry) => boolean) => entries.findLast(is)?.at;
-  if ('service' in from) {
-    return lastOf((each) => each.kind === 'service' && each.service === from.service);
-  }
-  if ('part' in from) {
-    return lastOf(
-      (each) => each.kind === 'part' && each.action === 'fitted' && isPart(each.part, from.part),
-    );
-  }
-  if ('reading' in from) {
-    return lastOf((each) => each.kind === 'reading' && each.check === from.reading);
-  }
-  if ('repairs' in from) {
-    return lastOf((each) => each.kind === 'action' && from.repairs.includes(each.repair ?? ''));
-  }
-  if ('observations' in from) {
-    const times = from.observations.map((check) =>
-      lastOf((each) => each.kind === 'observation' && each.check === check),
-    );
-    return times.every((each) => each !== undefined) ? times.sort()[0] : undefined;
-  }
-  if ('procedure' in from) {
-    const key = keySteps[from.procedure];
-    const ended = entries.findLast(
-      (each) => each.kind === 'step' && each.procedure === from.procedure && each.ends === 'done',
-    );
-    if (ended?.kind !== 'step') return undefined;
-    const isKeyDone = entries.some(
-      (each) =>
-        each.kind === 'step' &&
-        each.run === ended.run &&
-        each.step === key &&
-        each.phase === 'done',
-    );
-    return key === undefined || isKeyDone ? ended.at : undefined;
-  }
-  return undefined;
-}
-
-const isPart = (fitted: string, part: string) => fitted.toLowerCase().startsWith(part);
-
-/** The later of two for each service: what several jobs on one unit say together. */
-export function laterOf(one: LastServed, other: LastServed): LastServed {
-  const both: Record<string, string> = { ...one };
-  for (const [id, at] of Object.entries(other)) {
-    if (both[id] === undefined || at > both[id]) both[id] = at;
-  }
-  return both;
 }
 
 /** Everything that comes due on a unit, the most overdue first. Advice comes last. */
@@ -203,31 +130,27 @@ export function monthsAfter(iso: string, months: number): Date {
 }
 
 /** A family as far as what comes due depends on it. */
-export interface ServedFamily {
+export interface ServedFamily extends ServingFamily {
   readonly burnsGas: boolean;
   readonly deadPoints: readonly unknown[];
   /** Of a family that stores its water in itself. */
   readonly storage?: object;
   /** Of a family that warms its tap as it runs. */
   readonly tap?: { readonly hasFlow: boolean };
-  readonly procedures: readonly { readonly id: string; readonly keyStep?: string }[];
 }
-
-/** When each service was last done on a job itself. */
-export const servedOn = (job: Pick<JobFile, 'entries'>, { procedures }: ServedFamily): LastServed =>
-  lastServed(
-    effectiveEntries(job.entries),
-    Object.fromEntries(procedures.map(({ id, keyStep }) => [id, keyStep])),
-  );
 
 /** What is due on the unit of a job, with what the firm knows from before and what this logbook says. */
 export function dueOfJob(
-  job: Pick<JobFile, 'entries' | 'unit' | 'site' | 'complaint'>,
+  job: Pick<JobFile, 'entries' | 'unit' | 'site' | 'complaint'> & Partial<Pick<JobFile, 'job'>>,
   family: ServedFamily,
   now: Date,
   intervals: FirmIntervals = {},
 ): DueService[] {
-  const { unit } = job;
+  const { unit, site } = job;
+  const { served, circumstances } = serviceHistory([serviceTold(job, family)], {
+    served: unit.served,
+    circumstances: unit.circumstances?.filter(isCircumstance),
+  });
   return dueServices(
     {
       isMains: family.deadPoints.length > 0,
@@ -240,27 +163,19 @@ export function dueOfJob(
           ? 'tank'
           : 'system',
       installed: unit.installed,
-      last: laterOf(unit.served ?? {}, servedOn(job, family)),
-      circumstances: circumstancesOf(job),
+      last: served,
+      circumstances: new Set([...circumstances, ...circumstancesOf(site)]),
     },
     now,
     intervals,
   );
 }
 
-function circumstancesOf({
-  site,
-  complaint,
-  entries,
-}: Pick<JobFile, 'site' | 'complaint' | 'entries'>): ReadonlySet<Circumstance> {
-  const found = new Set<Circumstance>();
+/** What the water of a house makes due sooner. */
+function circumstancesOf(site: JobFile['site']): Circumstance[] {
   const hardness = site?.water?.hardness?.toLowerCase() ?? '';
-  if (/hard|well/.test(hardness)) found.add('hard-or-well-water');
-  if (hardness.includes('soft')) found.add('softened-water');
-  if (complaint?.answers?.lint === 'yes') found.add('laundry');
-  const anode = entries.findLast(
-    (each) => each.kind === 'observation' && each.check === 'anode-look',
-  );
-  if (anode?.kind === 'observation' && anode.value === 'worn') found.add('worn-was-seen');
-  return found;
+  return [
+    ...(/hard|well/.test(hardness) ? ['hard-or-well-water' as const] : []),
+    ...(hardness.includes('soft') ? ['softened-water' as const] : []),
+  ];
 }

@@ -6,4 +6,6 @@
  */
 
 export * from './due';
+export * from './history';
 export * from './intervals';
+export * from './last-served';

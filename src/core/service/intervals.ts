@@ -21,6 +21,10 @@ export const circumstances = {
 
 export type Circumstance = keyof typeof circumstances;
 
+/** A file of a newer program may know more of them. */
+export const isCircumstance = (text: string): text is Circumstance =>
+  Object.hasOwn(circumstances, text);
+
 export type ServedKind =
   'storage' | 'storage-gas' | 'mains' | 'tap-direct' | 'tap-loop' | 'tap-gas' | 'system';
 

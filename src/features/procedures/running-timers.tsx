@@ -48,7 +48,8 @@ function Standing({ timer, now }: { timer: StepTimer; now: number }) {
 const mostShown = 2;
 const byUrgency = ['overdue', 'ready', 'running', 'waits'];
 
-/** In the bar of every page of a job: what runs meanwhile, and when it is due: what is over or due stands before what still runs. */
+/** In the bar of every page of a job: what runs meanwhile, and when it is due: what is over or due stands before what still runs, and that before
+ * what runs for longer. */
 export function RunningTimers({
   job,
   state,
@@ -70,7 +71,11 @@ export function RunningTimers({
     const phase = timer && timerPhase(timer, now);
     return procedure ? [{ run, procedure, timer, phase }] : [];
   });
-  const first = [...clocks].sort((one, other) => urgency(one.phase) - urgency(other.phase));
+  const left = ({ timer }: (typeof clocks)[number]) =>
+    timer ? timer.leastSeconds - elapsedSeconds(timer, now) : Infinity;
+  const first = [...clocks].sort(
+    (one, other) => urgency(one.phase) - urgency(other.phase) || (left(one) < left(other) ? -1 : 1),
+  );
   const shown = first.slice(0, mostShown).map(({ run, procedure, timer, phase }) => {
     return (
       <Link

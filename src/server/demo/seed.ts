@@ -100,7 +100,7 @@ async function seedJob(
   else workedAnew?.(called, { entries, standing });
   // In the transaction itself: nobody waits for it, and the demo is there whole or not at all.
   await updateStanding(transaction, id, standing);
-  await settleServed(transaction, called.start.unit.id!, standing.served ?? {});
+  await settleServed(transaction, called.start.unit.id!);
 }
 
 /** Practises a job, with each entry taken in like one that is sent. */

@@ -58,6 +58,10 @@ export interface JobFile {
     served?: {
       [k: string]: string;
     };
+    /**
+     * @maxItems 20
+     */
+    circumstances?: string[];
   };
   /**
    * @maxItems 20000
