@@ -1,7 +1,13 @@
 import { v7 as newId, validate as isUuid } from 'uuid';
 import { familyOf, PlateError, type ApplianceFamily } from '../core/appliances/all';
 import { validatePlate, validateServices } from '../core/job-file/generated/validators';
-import { complaintProblems, type JobFile, type JobFileProblem, type Plate } from '../core/job-file';
+import {
+  complaintProblems,
+  plateProblems,
+  type JobFile,
+  type JobFileProblem,
+  type Plate,
+} from '../core/job-file';
 import type { FirmTransaction } from '../database/client';
 
 import { searchWords } from '../core/search';
@@ -224,6 +230,13 @@ function checkedPlate(
         pointer: `/site${instancePath}`,
         message: `What feeds the unit ${message ?? 'is not valid'}.`,
       })),
+    );
+  }
+  const { missing, unknown } = plateProblems(plate, family.catalogue);
+  const problems = [...missing, ...unknown];
+  if (problems.length > 0) {
+    throw new Refused(
+      problems.map((each) => ({ ...each, pointer: each.pointer.replace('/unit', '') })),
     );
   }
   try {

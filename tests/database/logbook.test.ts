@@ -383,6 +383,12 @@ describe('a call', () => {
       /3 watt is outside/,
     ],
     ['a plate without its watts', {}, { plate: { rated: { volt: 230 }, elements: {} } }, /watt/i],
+    [
+      'a plate of a word that none has',
+      {},
+      { plate: { rated: { volt: 230 }, elements: { only: { watt: 2000 } }, fule: 'lpg' } },
+      /not part of the format/,
+    ],
     ['no unit', { newUnit: undefined }, {}, /Choose a unit/],
   ])('with %s is refused, and nothing of it is kept', async (_, change, newUnit, message) => {
     const count = () =>

@@ -25,19 +25,29 @@ describe('the list of families', () => {
 });
 
 describe.each(families.map((each) => [each.id, each] as const))('a plate of %s', (_, family) => {
+  const job = emptyJob(sampleUnit(family));
+  const isTaken = (plate: object): boolean => {
+    const read = readJobFile(JSON.stringify({ ...job, unit: { ...job.unit, plate } }), () => {
+      return family.catalogue;
+    });
+    try {
+      return read.ok && Boolean(family.plateOf(read.job));
+    } catch (error) {
+      if (error instanceof PlateError) return false;
+      throw error;
+    }
+  };
+  /** The sample's plate with something else at a pointer. */
+  const withAt = (pointer: string, value: unknown): object => {
+    const plate = structuredClone(job.unit.plate) as Record<string, unknown>;
+    const keys = pointer.slice(own.length).split('/');
+    const last = keys.pop()!;
+    const holder = keys.reduce((at, key) => (at[key] ??= {}) as Record<string, unknown>, plate);
+    holder[last] = value;
+    return plate;
+  };
+
   it('is refused for a variant that there is none of: nobody burns one gas by the figures of another', () => {
-    const job = emptyJob(sampleUnit(family));
-    const isTaken = (plate: object): boolean => {
-      const read = readJobFile(JSON.stringify({ ...job, unit: { ...job.unit, plate } }), () => {
-        return family.catalogue;
-      });
-      try {
-        return read.ok && Boolean(family.plateOf(read.job));
-      } catch (error) {
-        if (error instanceof PlateError) return false;
-        throw error;
-      }
-    };
     expect(isTaken(job.unit.plate)).toBe(true);
     const kept = family.plateFields.flatMap((field) =>
       field.kind === 'choice'
@@ -47,6 +57,21 @@ describe.each(families.map((each) => [each.id, each] as const))('a plate of %s',
     for (const key of new Set(kept.map((to) => to.slice(own.length).split('/')[0]!))) {
       for (const none of ['LPG', 'toString', '', 7]) {
         expect(isTaken({ ...job.unit.plate, [key]: none }), `${key} ${none}`).toBe(false);
+      }
+    }
+  });
+
+  it('is refused for a number in another unit, or out of the range that its form has', () => {
+    const fields = family.plateFields.filter((field) => field.kind === 'number');
+    for (const { key, pointer, range } of fields.filter((each) => each.pointer.startsWith(own))) {
+      const [least, most] = range;
+      const holder = pointer.slice(0, pointer.lastIndexOf('/'));
+      expect(isTaken(withAt(pointer, least)), `${key} ${least}`).toBe(true);
+      for (const none of [least * 0.99, most * 1.01, -least]) {
+        expect(isTaken(withAt(pointer, none)), `${key} ${none}`).toBe(false);
+      }
+      for (const none of [{ kelvin: least }, true, least]) {
+        expect(isTaken(withAt(holder, none)), `${key} ${JSON.stringify(none)}`).toBe(false);
       }
     }
   });

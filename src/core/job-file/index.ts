@@ -14,7 +14,7 @@ export * from './clocks';
 export * from './closed';
 export * from './corrections';
 export * from './in-order';
-export { complaintProblems, entryProblems } from './entry-problems';
+export { complaintProblems, entryProblems, plateProblems } from './entry-problems';
 export * from './fold';
 export * from './for-person';
 export { isAnybodyThere, type ProofEnd } from './isolation';

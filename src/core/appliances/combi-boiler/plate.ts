@@ -3,11 +3,14 @@ import {
   choiceField,
   chosenText,
   fuelField,
-  inputWattOf,
-  litrePerMinuteOf,
   type Fuel,
+  inputField,
+  leastFlowField,
+  leastInputField,
+  leastInputOf,
 } from '../gas-fired/plate';
 import type { PlateField } from '../kit/plate-field';
+import { neededNumber, saidNumber } from '../kit/plate-number';
 
 /** What the rating plate of a combination boiler says, and what its variant is. */
 export interface CombiPlate {
@@ -42,44 +45,13 @@ const primaryHose = choiceField(
   { values: { true: true, false: false }, isAside: true },
 );
 
+const input = inputField(inputRange);
+
 export const plateFields: readonly PlateField[] = [
   fuelField,
-  {
-    kind: 'number',
-    key: 'input',
-    label: 'Input, watts',
-    labelUs: 'Input, BTU/h',
-    what: 'Watts of input',
-    quantity: 'power',
-    usUnit: 'BTU/h',
-    pointer: '/unit/plate/input/watt',
-    range: inputRange,
-  },
-  {
-    kind: 'number',
-    key: 'minimumInput',
-    label: 'Least input, watts',
-    labelUs: 'Least input, BTU/h',
-    what: 'Watts of least input',
-    quantity: 'power',
-    usUnit: 'BTU/h',
-    pointer: '/unit/plate/minimumInput/watt',
-    range: [500, 40_000],
-    isOptional: true,
-    isAside: true,
-  },
-  {
-    kind: 'number',
-    key: 'minimumFlow',
-    label: 'Flow to fire, L/min',
-    labelUs: 'Flow to fire, gal/min',
-    what: 'Litres a minute to fire',
-    quantity: 'flow',
-    pointer: '/unit/plate/minimumFlow/litrePerMinute',
-    range: [0.5, 8],
-    isOptional: true,
-    isAside: true,
-  },
+  input,
+  leastInputField(40_000),
+  leastFlowField,
   primaryHose,
   keepWarm,
 ];
@@ -89,14 +61,13 @@ export const plateFields: readonly PlateField[] = [
  * @throws PlateError for a plate that no such boiler has.
  */
 export function plateOf({ unit: { plate } }: Pick<JobFile, 'unit'>): CombiPlate {
-  const inputWatt = inputWattOf(plate, 'input', inputRange)!;
+  const inputWatt = neededNumber(plate, input);
   return {
     fuel: chosenText(plate, fuelField) as Fuel,
     inputWatt,
-    leastInputWatt:
-      inputWattOf(plate, 'minimumInput', [500, inputWatt], true) ?? inputWatt * usual.leastShare,
+    leastInputWatt: leastInputOf(plate, inputWatt) ?? inputWatt * usual.leastShare,
     efficiency: usual.efficiency,
-    leastFlow: litrePerMinuteOf(plate, 'minimumFlow', [0.5, 8]) ?? usual.leastFlow,
+    leastFlow: saidNumber(plate, leastFlowField) ?? usual.leastFlow,
     keepWarm: chosenText(plate, keepWarm) as CombiPlate['keepWarm'],
     primaryHose: chosenText(plate, primaryHose) as CombiPlate['primaryHose'],
     flowLimitCelsius: usual.flowLimitCelsius,

@@ -1,8 +1,9 @@
 import type { Plate } from '../../job-file/generated/job-types';
 import { PlateError } from '../kit/plate-error';
-import type { ChoiceField } from '../kit/plate-field';
+import type { ChoiceField, NumberField } from '../kit/plate-field';
+import { saidNumber } from '../kit/plate-number';
 
-/** What plates of burners share: their input in watts, their variants. */
+/** What plates of burners share: their input, their variants. */
 
 /** A choice that is kept under its own key of the plate. The first is the usual one. */
 export const choiceField = (
@@ -55,53 +56,48 @@ export function chosenText(plate: Plate, { key, choices }: ChoiceField): string 
   return found.id;
 }
 
-/** Watts of a key such as `input`. @throws PlateError where it is missing and has to be there, or is out of range. */
-export function inputWattOf(
-  plate: Plate,
-  key: string,
-  range: readonly [number, number],
-  isOptional = false,
-): number | undefined {
-  const said = plate[key];
-  const watt =
-    typeof said === 'object' && said !== null
-      ? (said as { readonly watt?: unknown }).watt
-      : undefined;
-  if (watt === undefined) {
-    if (isOptional) return undefined;
-    throw new PlateError(
-      `/unit/plate/${key}`,
-      `The plate does not say its ${key}: {"watt": 24000}.`,
-    );
-  }
-  return within(`/unit/plate/${key}/watt`, watt, range, 'watt');
-}
+/** Watts that the burner takes. */
+export const inputField = (range: NumberField['range']): NumberField => ({
+  kind: 'number',
+  key: 'input',
+  label: 'Input, watts',
+  labelUs: 'Input, BTU/h',
+  what: 'Watts of input',
+  quantity: 'power',
+  usUnit: 'BTU/h',
+  pointer: '/unit/plate/input/watt',
+  range,
+});
 
-/** Litres a minute of a key such as `minimumFlow`, where the plate says it. @throws PlateError where it is out of range. */
-export function litrePerMinuteOf(
-  plate: Plate,
-  key: string,
-  range: readonly [number, number],
-): number | undefined {
-  const said = plate[key];
-  const litre =
-    typeof said === 'object' && said !== null
-      ? (said as { readonly litrePerMinute?: unknown }).litrePerMinute
-      : undefined;
-  return litre === undefined
-    ? undefined
-    : within(`/unit/plate/${key}/litrePerMinute`, litre, range, 'litre a minute');
-}
+/** Watts that it goes down to. */
+export const leastInputField = (mostWatt: number): NumberField => ({
+  kind: 'number',
+  key: 'minimumInput',
+  label: 'Least input, watts',
+  labelUs: 'Least input, BTU/h',
+  what: 'Watts of least input',
+  quantity: 'power',
+  usUnit: 'BTU/h',
+  pointer: '/unit/plate/minimumInput/watt',
+  range: [500, mostWatt],
+  isOptional: true,
+  isAside: true,
+});
 
-function within(
-  pointer: string,
-  value: unknown,
-  [least, most]: readonly [number, number],
-  unit: string,
-): number {
-  if (typeof value === 'number' && value >= least && value <= most) return value;
-  throw new PlateError(
-    pointer,
-    `${String(value)} ${unit} is outside what such a unit has, ${least} to ${most}. Read the plate again.`,
-  );
-}
+/** The flow at which a burner that warms a tap as it runs is asked to fire. */
+export const leastFlowField: NumberField = {
+  kind: 'number',
+  key: 'minimumFlow',
+  label: 'Flow to fire, L/min',
+  labelUs: 'Flow to fire, gal/min',
+  what: 'Litres a minute to fire',
+  quantity: 'flow',
+  pointer: '/unit/plate/minimumFlow/litrePerMinute',
+  range: [0.5, 8],
+  isOptional: true,
+  isAside: true,
+};
+
+/** Least watts of a plate: never more than its most. @throws PlateError as `plateNumber` does. */
+export const leastInputOf = (plate: Plate, inputWatt: number): number | undefined =>
+  saidNumber(plate, leastInputField(inputWatt));

@@ -1,7 +1,8 @@
 import type { JobFile } from '../../job-file/generated/job-types';
-import { fuelField, type Fuel } from '../gas-fired/plate';
+import { fuelField, type Fuel, inputField } from '../gas-fired/plate';
 import { PlateError } from '../kit/plate-error';
-import { chosenOf, type PlateField } from '../kit/plate-field';
+import { chosenOf, type NumberField, type PlateField } from '../kit/plate-field';
+import { neededNumber } from '../kit/plate-number';
 
 /** What the rating plate of a gas storage heater says, and what its variant is. */
 export interface GasPlate {
@@ -38,6 +39,19 @@ const choice = <Id extends string>(
   })),
 });
 
+const input = inputField(limits.inputWatt);
+
+const volume: NumberField = {
+  kind: 'number',
+  key: 'volume',
+  label: 'Litres',
+  labelUs: 'Gallons',
+  what: 'Litres',
+  quantity: 'volume',
+  pointer: '/unit/plate/volume/litre',
+  range: limits.volumeLitre,
+};
+
 /** What is asked of the plate. The variant decides which faults, checks and codes there are. */
 export const plateFields: readonly PlateField[] = [
   choice('valve', 'Control valve', {
@@ -45,27 +59,8 @@ export const plateFields: readonly PlateField[] = [
     thermopile: 'electronic, status light',
   }),
   fuelField,
-  {
-    kind: 'number',
-    key: 'input',
-    label: 'Input, watts',
-    labelUs: 'Input, BTU/h',
-    what: 'Watts of input',
-    quantity: 'power',
-    usUnit: 'BTU/h',
-    pointer: '/unit/plate/input/watt',
-    range: limits.inputWatt,
-  },
-  {
-    kind: 'number',
-    key: 'volume',
-    label: 'Litres',
-    labelUs: 'Gallons',
-    what: 'Litres',
-    quantity: 'volume',
-    pointer: '/unit/plate/volume/litre',
-    range: limits.volumeLitre,
-  },
+  input,
+  volume,
   choice('arrangement', 'How many together', {
     single: 'one',
     parallel: 'two side by side',
@@ -92,26 +87,14 @@ export const plateFields: readonly PlateField[] = [
  * @throws PlateError for a plate that no such heater has.
  */
 export function plateOf({ unit: { plate } }: Pick<JobFile, 'unit'>): GasPlate {
-  const input = plate.input;
-  const inputWatt =
-    typeof input === 'object' ? (input as { readonly watt?: number }).watt : undefined;
-  if (inputWatt === undefined) {
-    throw new PlateError('/unit/plate/input', 'The plate does not say its input: {"watt": 11700}.');
-  }
-  const volumeLitre = plate.volume?.litre;
-  if (volumeLitre === undefined) {
-    throw new PlateError('/unit/plate/volume', 'The plate does not say how much the tank holds.');
-  }
-  within('/unit/plate/input/watt', inputWatt, limits.inputWatt, 'watt');
-  within('/unit/plate/volume/litre', volumeLitre, limits.volumeLitre, 'litre');
   const efficiency = plate.efficiency ?? usualEfficiency;
   if (typeof efficiency !== 'number' || !(efficiency >= 0.4 && efficiency <= 1)) {
     throw new PlateError('/unit/plate/efficiency', 'The recovery efficiency is a share: 0.76.');
   }
   return {
     fuel: chosen(plate, 'fuel'),
-    inputWatt,
-    volumeLitre,
+    inputWatt: neededNumber(plate, input),
+    volumeLitre: neededNumber(plate, volume),
     efficiency,
     valve: chosen(plate, 'valve'),
     rollOut: chosen(plate, 'rollOut'),
@@ -133,19 +116,6 @@ function chosen<K extends keyof GasPlate & string>(
     throw new PlateError(`/unit/plate/${key}`, `"${key}" is one of ${known}.`);
   }
   return chosenOf(field, { [key]: said as string | undefined })!.id as GasPlate[K];
-}
-
-function within(
-  pointer: string,
-  value: number,
-  [least, most]: readonly [number, number],
-  unit: string,
-): void {
-  if (value >= least && value <= most) return;
-  throw new PlateError(
-    pointer,
-    `${value} ${unit} is outside what such a heater has, ${least} to ${most}. Read the plate again.`,
-  );
 }
 
 /** Gross heat of a cubic metre, in joules: natural gas 39.5 MJ, LPG vapour about 95 MJ (from memory; the supplier's bill says). */

@@ -1,8 +1,7 @@
-import type { JobFile, Plate } from '../../job-file/generated/job-types';
-import { inputWattOf } from '../gas-fired/plate';
+import type { JobFile } from '../../job-file/generated/job-types';
 import { lineVoltOf } from '../kit/line-volt';
-import { PlateError } from '../kit/plate-error';
-import type { PlateField } from '../kit/plate-field';
+import type { NumberField, PlateField } from '../kit/plate-field';
+import { neededNumber, saidNumber } from '../kit/plate-number';
 
 /** What the plates of outdoor unit, buffer and cylinder say. */
 export interface HeatPumpPlate {
@@ -27,8 +26,9 @@ const ranges = {
 /** Where the plate is silent. Common practice. */
 const usual = { flowLimit: 60, immersionWatt: 3000, cylinderLitre: 200, bufferLitre: 50 } as const;
 
-export const plateFields: readonly PlateField[] = [
-  {
+/** What its plates say in numbers. */
+const numbers = {
+  heatPump: {
     kind: 'number',
     key: 'heatPump',
     label: 'Heat, watts',
@@ -39,17 +39,7 @@ export const plateFields: readonly PlateField[] = [
     pointer: '/unit/plate/heatPump/watt',
     range: ranges.heatWatt,
   },
-  {
-    kind: 'choice',
-    key: 'rated',
-    label: 'Supply',
-    choices: [230, 120].map((volt) => ({
-      id: String(volt),
-      label: `${volt} V`,
-      sets: { '/unit/plate/rated/volt': volt },
-    })),
-  },
-  {
+  flowLimit: {
     kind: 'number',
     key: 'flowLimit',
     label: 'Hottest flow',
@@ -60,7 +50,7 @@ export const plateFields: readonly PlateField[] = [
     isOptional: true,
     isAside: true,
   },
-  {
+  immersion: {
     kind: 'number',
     key: 'immersion',
     label: 'Immersion heater, watts',
@@ -71,7 +61,7 @@ export const plateFields: readonly PlateField[] = [
     isOptional: true,
     isAside: true,
   },
-  {
+  volume: {
     kind: 'number',
     key: 'volume',
     label: 'Cylinder, litres',
@@ -83,7 +73,7 @@ export const plateFields: readonly PlateField[] = [
     isOptional: true,
     isAside: true,
   },
-  {
+  buffer: {
     kind: 'number',
     key: 'buffer',
     label: 'Buffer, litres',
@@ -95,33 +85,34 @@ export const plateFields: readonly PlateField[] = [
     isOptional: true,
     isAside: true,
   },
+} as const satisfies Readonly<Record<string, NumberField>>;
+
+export const plateFields: readonly PlateField[] = [
+  numbers.heatPump,
+  {
+    kind: 'choice',
+    key: 'rated',
+    label: 'Supply',
+    choices: [230, 120].map((volt) => ({
+      id: String(volt),
+      label: `${volt} V`,
+      sets: { '/unit/plate/rated/volt': volt },
+    })),
+  },
+  numbers.flowLimit,
+  numbers.immersion,
+  numbers.volume,
+  numbers.buffer,
 ];
 
 /** @throws PlateError for a plate that no such unit has. */
 export function plateOf({ unit: { plate } }: Pick<JobFile, 'unit'>): HeatPumpPlate {
   return {
     lineVolt: lineVoltOf(plate.rated?.volt, 'unit'),
-    heatWatt: inputWattOf(plate, 'heatPump', ranges.heatWatt)!,
-    immersionWatt:
-      inputWattOf(plate, 'immersion', ranges.immersionWatt, true) ?? usual.immersionWatt,
-    flowLimitCelsius: numberOf(plate, 'flowLimit', 'celsius', ranges.flowLimit) ?? usual.flowLimit,
-    cylinderLitre: numberOf(plate, 'volume', 'litre', ranges.volume) ?? usual.cylinderLitre,
-    bufferLitre: numberOf(plate, 'buffer', 'litre', ranges.buffer) ?? usual.bufferLitre,
+    heatWatt: neededNumber(plate, numbers.heatPump),
+    immersionWatt: saidNumber(plate, numbers.immersion) ?? usual.immersionWatt,
+    flowLimitCelsius: saidNumber(plate, numbers.flowLimit) ?? usual.flowLimit,
+    cylinderLitre: saidNumber(plate, numbers.volume) ?? usual.cylinderLitre,
+    bufferLitre: saidNumber(plate, numbers.buffer) ?? usual.bufferLitre,
   };
-}
-
-function numberOf(
-  plate: Plate,
-  key: string,
-  unit: 'celsius' | 'litre',
-  [least, most]: readonly [number, number],
-): number | undefined {
-  const said = plate[key] as Readonly<Record<string, unknown>> | undefined;
-  const value = said?.[unit];
-  if (value === undefined && said === undefined) return undefined;
-  if (typeof value === 'number' && value >= least && value <= most) return value;
-  throw new PlateError(
-    `/unit/plate/${key}/${unit}`,
-    `${String(value)} ${unit} is outside what such a unit has, ${least} to ${most}. Read the plate again.`,
-  );
 }

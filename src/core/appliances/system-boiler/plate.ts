@@ -1,8 +1,16 @@
 import type { JobFile } from '../../job-file/generated/job-types';
-import { choiceField, chosenText, fuelField, inputWattOf, type Fuel } from '../gas-fired/plate';
+import {
+  choiceField,
+  chosenText,
+  fuelField,
+  type Fuel,
+  inputField,
+  leastInputField,
+  leastInputOf,
+} from '../gas-fired/plate';
 import { lineVoltOf } from '../kit/line-volt';
-import { PlateError } from '../kit/plate-error';
-import type { PlateField } from '../kit/plate-field';
+import type { NumberField, PlateField } from '../kit/plate-field';
+import { neededNumber, saidNumber } from '../kit/plate-number';
 
 /** What the plates of boiler, panel and cylinder say, and what their variant is. */
 export interface SystemPlate {
@@ -74,19 +82,24 @@ const fields = {
   ),
 } as const;
 
+const input = inputField(inputRange);
+
+const cylinder: NumberField = {
+  kind: 'number',
+  key: 'cylinder',
+  label: 'Cylinder, litres',
+  labelUs: 'Cylinder, gallons',
+  what: 'Litres of the cylinder',
+  quantity: 'volume',
+  pointer: '/unit/plate/cylinder/litre',
+  range: cylinderRange,
+  isOptional: true,
+  isAside: true,
+};
+
 export const plateFields: readonly PlateField[] = [
   fuelField,
-  {
-    kind: 'number',
-    key: 'input',
-    label: 'Input, watts',
-    labelUs: 'Input, BTU/h',
-    what: 'Watts of input',
-    quantity: 'power',
-    usUnit: 'BTU/h',
-    pointer: '/unit/plate/input/watt',
-    range: inputRange,
-  },
+  input,
   {
     kind: 'choice',
     key: 'line',
@@ -97,31 +110,8 @@ export const plateFields: readonly PlateField[] = [
     ],
   },
   fields.cylinderControl,
-  {
-    kind: 'number',
-    key: 'cylinder',
-    label: 'Cylinder, litres',
-    labelUs: 'Cylinder, gallons',
-    what: 'Litres of the cylinder',
-    quantity: 'volume',
-    pointer: '/unit/plate/cylinder/litre',
-    range: cylinderRange,
-    isOptional: true,
-    isAside: true,
-  },
-  {
-    kind: 'number',
-    key: 'minimumInput',
-    label: 'Least input, watts',
-    labelUs: 'Least input, BTU/h',
-    what: 'Watts of least input',
-    quantity: 'power',
-    usUnit: 'BTU/h',
-    pointer: '/unit/plate/minimumInput/watt',
-    range: [500, 100_000],
-    isOptional: true,
-    isAside: true,
-  },
+  cylinder,
+  leastInputField(100_000),
   fields.mixingValve,
   fields.ignition,
   fields.sensorCurve,
@@ -134,16 +124,15 @@ export const plateFields: readonly PlateField[] = [
  * @throws PlateError for a plate that no such boiler has.
  */
 export function plateOf({ unit: { plate } }: Pick<JobFile, 'unit'>): SystemPlate {
-  const inputWatt = inputWattOf(plate, 'input', inputRange)!;
+  const inputWatt = neededNumber(plate, input);
   const choice = (key: keyof typeof fields) => chosenText(plate, fields[key]);
   return {
     fuel: chosenText(plate, fuelField) as Fuel,
     inputWatt,
-    leastInputWatt:
-      inputWattOf(plate, 'minimumInput', [500, inputWatt], true) ?? inputWatt * usual.leastShare,
+    leastInputWatt: leastInputOf(plate, inputWatt) ?? inputWatt * usual.leastShare,
     efficiency: usual.efficiency,
     lineVolt: lineVoltOf(plate.rated?.volt, 'boiler'),
-    cylinderLitre: cylinderLitreOf(plate.cylinder),
+    cylinderLitre: saidNumber(plate, cylinder) ?? usual.cylinderLitre,
     cylinderControl: choice('cylinderControl') as SystemPlate['cylinderControl'],
     mixingValve: choice('mixingValve') as SystemPlate['mixingValve'],
     ignition: choice('ignition') as SystemPlate['ignition'],
@@ -151,15 +140,4 @@ export function plateOf({ unit: { plate } }: Pick<JobFile, 'unit'>): SystemPlate
     emitter: choice('emitter') as SystemPlate['emitter'],
     zoning: choice('zoning') as SystemPlate['zoning'],
   };
-}
-
-function cylinderLitreOf(cylinder: unknown): number {
-  const litre = (cylinder as { readonly litre?: unknown } | undefined)?.litre;
-  if (litre === undefined) return usual.cylinderLitre;
-  const [least, most] = cylinderRange;
-  if (typeof litre === 'number' && litre >= least && litre <= most) return litre;
-  throw new PlateError(
-    '/unit/plate/cylinder/litre',
-    `${String(litre)} litres is no cylinder: ${least} to ${most}. Read its plate again.`,
-  );
 }

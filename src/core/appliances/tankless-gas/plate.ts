@@ -3,11 +3,14 @@ import {
   choiceField,
   chosenText,
   fuelField,
-  inputWattOf,
-  litrePerMinuteOf,
   type Fuel,
+  inputField,
+  leastFlowField,
+  leastInputField,
+  leastInputOf,
 } from '../gas-fired/plate';
 import type { PlateField } from '../kit/plate-field';
+import { neededNumber, saidNumber } from '../kit/plate-number';
 
 /** What the rating plate of an instantaneous heater says, and what its variant is. */
 export interface TanklessPlate {
@@ -43,46 +46,15 @@ const recirculation = choiceField(
   { values: { false: false, true: true }, isAside: true },
 );
 
+const input = inputField(inputRange);
+
 export const plateFields: readonly PlateField[] = [
   fuelField,
-  {
-    kind: 'number',
-    key: 'input',
-    label: 'Input, watts',
-    labelUs: 'Input, BTU/h',
-    what: 'Watts of input',
-    quantity: 'power',
-    usUnit: 'BTU/h',
-    pointer: '/unit/plate/input/watt',
-    range: inputRange,
-  },
+  input,
   condensing,
   recirculation,
-  {
-    kind: 'number',
-    key: 'minimumInput',
-    label: 'Least input, watts',
-    labelUs: 'Least input, BTU/h',
-    what: 'Watts of least input',
-    quantity: 'power',
-    usUnit: 'BTU/h',
-    pointer: '/unit/plate/minimumInput/watt',
-    range: [500, 40_000],
-    isOptional: true,
-    isAside: true,
-  },
-  {
-    kind: 'number',
-    key: 'minimumFlow',
-    label: 'Flow to fire, L/min',
-    labelUs: 'Flow to fire, gal/min',
-    what: 'Litres a minute to fire',
-    quantity: 'flow',
-    pointer: '/unit/plate/minimumFlow/litrePerMinute',
-    range: [0.5, 8],
-    isOptional: true,
-    isAside: true,
-  },
+  leastInputField(40_000),
+  leastFlowField,
 ];
 
 /**
@@ -90,16 +62,15 @@ export const plateFields: readonly PlateField[] = [
  * @throws PlateError for a plate that no such heater has.
  */
 export function plateOf({ unit: { plate } }: Pick<JobFile, 'unit'>): TanklessPlate {
-  const inputWatt = inputWattOf(plate, 'input', inputRange)!;
+  const inputWatt = neededNumber(plate, input);
   const isCondensing = chosenText(plate, condensing) as TanklessPlate['condensing'];
   return {
     fuel: chosenText(plate, fuelField) as Fuel,
     inputWatt,
-    leastInputWatt:
-      inputWattOf(plate, 'minimumInput', [500, inputWatt], true) ?? inputWatt * usualLeastShare,
+    leastInputWatt: leastInputOf(plate, inputWatt) ?? inputWatt * usualLeastShare,
     condensing: isCondensing,
     efficiency: efficiencies[isCondensing],
-    leastFlow: litrePerMinuteOf(plate, 'minimumFlow', [0.5, 8]) ?? usualLeastFlow,
+    leastFlow: saidNumber(plate, leastFlowField) ?? usualLeastFlow,
     recirculation: chosenText(plate, recirculation) as TanklessPlate['recirculation'],
   };
 }

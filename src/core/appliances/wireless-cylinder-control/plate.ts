@@ -1,7 +1,8 @@
 import type { JobFile } from '../../job-file/generated/job-types';
 import { choiceField, chosenText } from '../gas-fired/plate';
 import { lineVoltOf } from '../kit/line-volt';
-import type { PlateField } from '../kit/plate-field';
+import type { NumberField, PlateField } from '../kit/plate-field';
+import { saidNumber } from '../kit/plate-number';
 
 /** What is said of a wireless control and its cylinder. */
 export interface WirelessPlate {
@@ -18,6 +19,19 @@ const arrangement = choiceField('arrangement', 'It switches', {
   immersion: 'an immersion heater',
 });
 
+const volume: NumberField = {
+  kind: 'number',
+  key: 'volume',
+  label: 'Cylinder, litres',
+  labelUs: 'Cylinder, gallons',
+  what: 'Litres of the cylinder',
+  quantity: 'volume',
+  pointer: '/unit/plate/volume/litre',
+  range: [50, 1000],
+  isOptional: true,
+  isAside: true,
+};
+
 export const plateFields: readonly PlateField[] = [
   arrangement,
   {
@@ -30,25 +44,14 @@ export const plateFields: readonly PlateField[] = [
       sets: { '/unit/plate/rated/volt': volt },
     })),
   },
-  {
-    kind: 'number',
-    key: 'volume',
-    label: 'Cylinder, litres',
-    labelUs: 'Cylinder, gallons',
-    what: 'Litres of the cylinder',
-    quantity: 'volume',
-    pointer: '/unit/plate/volume/litre',
-    range: [50, 1000],
-    isOptional: true,
-    isAside: true,
-  },
+  volume,
 ];
 
 /** @throws PlateError for a plate that no such control has. */
 export function plateOf({ unit: { plate } }: Pick<JobFile, 'unit'>): WirelessPlate {
   return {
     lineVolt: lineVoltOf(plate.rated?.volt, 'control'),
-    cylinderLitre: plate.volume?.litre ?? usualLitre,
+    cylinderLitre: saidNumber(plate, volume) ?? usualLitre,
     arrangement: chosenText(plate, arrangement) as WirelessPlate['arrangement'],
   };
 }
