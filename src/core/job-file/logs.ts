@@ -72,7 +72,8 @@ function courseOf(
   const stopped = entries.findLast(({ phase }) => phase === 'stopped');
   const again = entries.findLast(({ phase }) => phase === 'look-again');
   const looked = entries.findLast(({ phase }) => phase === 'looked');
-  const isDue = again !== undefined && (looked === undefined || looked.at < again.at);
+  const isDue =
+    again !== undefined && (looked === undefined || Date.parse(looked.at) < Date.parse(again.at));
   return {
     log,
     purpose: started?.purpose ?? 'watch',

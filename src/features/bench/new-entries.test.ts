@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { electricStorageTwoElement as family } from '@/core/appliances/electric-storage-two-element';
 import { validate as isUuid } from 'uuid';
-import { readEntry } from '@/core/job-file';
+import { readEntry, type Entry } from '@/core/job-file';
 import { emptyJob, stamp } from '../../../tests/plates';
 import { earlierNeedle, entryOfStep, trialEntry, valueOf, withState } from './new-entries';
 
@@ -90,6 +90,22 @@ describe('the needle of an earlier result', () => {
       earlierNeedle(family, job({ ohm: 11 }), reading.check),
     );
     expect(earlierNeedle(family, job({ overRange: true }), reading.check)).toBeDefined();
+  });
+
+  it('is of what it was corrected to, and not there once it was struck', () => {
+    const taken = job({ ohm: 11 });
+    const [first] = taken.entries;
+    const after = (entry: object | null) => ({
+      ...taken,
+      entries: [
+        first!,
+        { ...stamp(), kind: 'correction', replaces: first!.id, entry, reason: 'slip' } as Entry,
+      ],
+    });
+    expect(earlierNeedle(family, after({ ...first, value: { ohm: 12.5 } }), reading.check)).toEqual(
+      earlierNeedle(family, job({ ohm: 12.5 }), reading.check),
+    );
+    expect(earlierNeedle(family, after(null), reading.check)).toBeUndefined();
   });
 
   it('is not there for a check that was never taken', () => {

@@ -2,6 +2,7 @@ import type { AccessStep, ApplianceFamily } from '@/core/appliances';
 import type { Entry, JobFile, LiftedEnd, Value } from '@/core/job-file';
 import { keyOfQuantity, numberOf, type ParsedReading } from '@/core/quantities';
 import type { NewEntry } from '@/features/record/use-job-record';
+import { readOnce } from '@/features/record/read-once';
 import { needleOf } from './reading-display';
 
 /** What the bench's keys and steps become in the logbook. */
@@ -70,9 +71,11 @@ export function withLifted(entry: NewEntry, lifted: readonly LiftedEnd[]): NewEn
   return { ...entry, state: { ...entry.state, lifted: [...lifted] } };
 }
 
-/** The earlier result of a check that is taken again. */
+/** The earlier result of a check that is taken again, as it counts: corrected, and not one that was struck. */
 export function earlierNeedle(family: ApplianceFamily, job: JobFile, check: string) {
-  const earlier = job.entries.findLast((each) => each.kind === 'reading' && each.check === check);
+  const earlier = readOnce(job.entries, family).walked.findLast(
+    ({ entry }) => entry.kind === 'reading' && entry.check === check,
+  )?.entry;
   const { quantity } = family.check(check);
   if (earlier?.kind !== 'reading' || !earlier.value || !quantity) return undefined;
   const kept = numberOf(earlier.value, quantity);

@@ -3,7 +3,7 @@
 import { useEffect, useState } from 'react';
 import type { FamilyCodes } from '@/core/appliances';
 import type { CodePack } from '@/core/codes';
-import type { JobFile } from '@/core/job-file';
+import { effectiveEntries, type JobFile } from '@/core/job-file';
 import { keepCodePacks, keptCodePacks } from '@/features/device/kept-codes';
 
 /** Packs for a family: the one that came with it, and the firm's; what this device keeps of them until the server says more. */
@@ -30,7 +30,7 @@ export function usualPack(
   packs: readonly CodePack[],
   { unit, entries }: Pick<JobFile, 'unit' | 'entries'>,
 ): CodePack {
-  const last = entries.findLast((each) => each.kind === 'code');
+  const last = effectiveEntries(entries).findLast((each) => each.kind === 'code');
   const used = last?.kind === 'code' ? (last.pack ?? packs[0]!.id) : undefined;
   const names = [unit.make, unit.model, `${unit.make ?? ''} ${unit.model ?? ''}`].map((each) =>
     each?.trim().toLowerCase(),

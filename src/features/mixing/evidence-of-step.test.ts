@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Entry } from '@/core/job-file';
 import type { MixingReading } from '@/core/mixing-valve';
+import { stamp } from '../../../tests/plates';
 import { evidenceOfStep } from './evidence-of-step';
 
 const family = { isCheckId: (id: string | undefined): id is string => id !== undefined };
@@ -25,6 +26,16 @@ describe('what readings at the valve tell the diagnosis', () => {
     expect(checks([read], [reading(0, 40)], reading(1, 44))).toEqual(['mixer-step-open-rise']);
     expect(checks([read], [reading(0, 40)], reading(-1, 36))).toEqual(['mixer-step-shut-fall']);
     expect(checks([read], [reading(0, 40)], reading(2, 47))).toEqual([]);
+  });
+
+  it('is what it is without a reading that was struck', () => {
+    const [first, wrong] = [
+      { ...stamp(), ...read },
+      { ...stamp(), ...read },
+    ];
+    const struck = { ...stamp(), kind: 'correction', replaces: wrong.id, entry: null } as Entry;
+    const entries = [first, wrong, struck] as Entry[];
+    expect(checks(entries, [reading(0, 40)], reading(1, 44))).toEqual(['mixer-step-open-rise']);
   });
 
   it('is nothing of a valve that was begun anew, wherever it stands', () => {

@@ -1,5 +1,5 @@
 import type { ApplianceFamily } from '@/core/appliances';
-import type { Entry } from '@/core/job-file';
+import { effectiveEntries, type Entry } from '@/core/job-file';
 import type { MixingReading } from '@/core/mixing-valve';
 import type { NewEntry } from '@/features/record/use-job-record';
 
@@ -18,11 +18,12 @@ const shut = 'mixer-step-shut-fall';
  */
 export function evidenceOfStep(
   family: Pick<ApplianceFamily, 'isCheckId'>,
-  entries: readonly Entry[],
+  logbook: readonly Entry[],
   before: readonly MixingReading[],
   now: MixingReading,
 ): NewEntry[] {
   const last = before.at(-1);
+  const entries = effectiveEntries(logbook);
   const read = entries.filter((each) => each.kind === 'mixing' && each.phase === 'read');
   // Begun anew, the valve may stand anywhere: what is read of it is not as it was found.
   if (read.length !== before.length) return [];

@@ -124,7 +124,8 @@ export function StepWork(props: StepWorkProps) {
   }
   if (step.runs !== undefined) {
     const inner = Object.values(state.runs).filter(
-      (each) => each.procedure === step.runs && each.startedAt >= position.since,
+      (each) =>
+        each.procedure === step.runs && Date.parse(each.startedAt) >= Date.parse(position.since),
     );
     const going = inner.findLast((each) => each.ends === undefined);
     const done = inner.findLast((each) => each.ends === wentThrough);

@@ -1,6 +1,7 @@
 import { familyOfJob } from '@/core/appliances';
 import { walkedOf, type ReportAnswer } from '@/core/job-diagnosis';
 import {
+  effectiveEntries,
   lastByHand,
   lastVerdict,
   type JobFile,
@@ -162,7 +163,7 @@ function wiresWords(job: JobFile, { lifted, wires }: JobState, words: FamilyWord
   if (open > 0)
     return `${open} put back, and not confirmed on ${open === 1 ? 'its terminal' : 'their terminals'}.`;
   const noted = new Set(
-    job.entries.flatMap((each) =>
+    effectiveEntries(job.entries).flatMap((each) =>
       each.kind === 'wire' && each.stands !== 'mapped' ? [`${each.wire} ${each.from}`] : [],
     ),
   ).size;
