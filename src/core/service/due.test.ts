@@ -103,7 +103,7 @@ describe('what comes due', () => {
 
   it('takes no date for one that is none, and the last day of a shorter month', () => {
     expect(['2019', '2019-13', 'soon', '', undefined].map(dayOf)).toEqual([
-      '2019-01-01T00:00:00.000Z',
+      '2019-01-01T12:00:00.000Z',
       undefined,
       undefined,
       undefined,

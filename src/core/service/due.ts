@@ -46,7 +46,8 @@ export function dueServices(
     .sort(
       (one, other) =>
         Number(one.service.isAdvice ?? false) - Number(other.service.isAdvice ?? false) ||
-        (one.dueAt ?? '').localeCompare(other.dueAt ?? ''),
+        (one.dueAt === undefined ? 0 : Date.parse(one.dueAt)) -
+          (other.dueAt === undefined ? 0 : Date.parse(other.dueAt)),
     );
 }
 
@@ -107,12 +108,12 @@ function dueOf(
 const countsInstalled = ({ countedFrom }: Service) =>
   countedFrom.some((each) => 'installed' in each);
 
-/** `2019` is its first day; what is no date is none. */
+/** `2019` is its first day, at noon: so it is the same day wherever it is told. What is no date is none. */
 export function dayOf(installed: string | undefined): string | undefined {
   const [, year, month = '01', day = '01'] =
     /^(\d{4})(?:-(\d{2}))?(?:-(\d{2}))?$/.exec(installed?.trim() ?? '') ?? [];
   if (year === undefined) return undefined;
-  const time = Date.parse(`${year}-${month}-${day}T00:00:00Z`);
+  const time = Date.parse(`${year}-${month}-${day}T12:00:00Z`);
   return Number.isNaN(time) ? undefined : new Date(time).toISOString();
 }
 
