@@ -1,6 +1,7 @@
 import { validate as isUuid } from 'uuid';
 import { familyOf, plateSaid } from '../core/appliances/all';
 import type { JobFile } from '../core/job-file';
+import { installedProblem } from '../core/service';
 import { Refused } from './errors';
 import type { NewCall } from './open-call';
 
@@ -23,6 +24,8 @@ export function readNewCall(sent: unknown): NewCall {
     Object.entries(fieldsOf(complaint.answers)).filter(([, answer]) => answer !== undefined),
   ) as Record<string, string>;
   const newUnit = fields.newUnit === undefined ? undefined : fieldsOf(fields.newUnit);
+  const installed = installedProblem(text(newUnit?.installed), new Date());
+  if (installed) throw new Refused([{ pointer: '/installed', message: installed }]);
   return {
     ...takenOnDevice(fields),
     technicianId: text(fields.technicianId),

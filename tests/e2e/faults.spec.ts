@@ -108,6 +108,25 @@ test.describe('a call with a bad plate', () => {
     await expect(page.getByLabel('Upper watts')).toHaveValue('4,500');
   });
 
+  test('is told of a field that is tucked away: it is opened', async ({ page }) => {
+    await page.goto(`${baseUrl()}/call`);
+    await page.getByRole('button', { name: 'No hot water' }).click();
+    await page.getByLabel('Customer', { exact: true }).fill('Tucked');
+    await page.getByLabel('Address').fill('6 Test Lane');
+    await page.getByLabel('Upper watts').fill('4500');
+    const more = page.getByText('Make, model, serial, age and more');
+    await more.click();
+    await page.getByLabel('Installed').fill('spring');
+    await more.click();
+    await expect(page.getByLabel('Installed')).toBeHidden();
+    await page.getByRole('button', { name: 'Open the job' }).click();
+    await expect(page.locator('#problem-installed')).toContainText('A year, a month or a day');
+    await expect(page.getByLabel('Installed')).toBeFocused();
+    await page.getByLabel('Installed').fill('05/2019');
+    await page.getByRole('button', { name: 'Open the job' }).click();
+    await expect(page).toHaveURL(/\/jobs\//);
+  });
+
   test('expected ohms and amps appear as the plate is typed', async ({ page }) => {
     await page.goto(`${baseUrl()}/call`);
     await page.getByLabel('Upper watts').fill('5500');

@@ -1,5 +1,6 @@
 import type { JobFile } from '../job-file';
 import type { WorkedUnit } from '../procedures';
+import { dayOf } from './installed';
 import { serviceHistory, serviceTold, type ServingFamily } from './history';
 import {
   isCircumstance,
@@ -107,15 +108,6 @@ function dueOf(
 
 const countsInstalled = ({ countedFrom }: Service) =>
   countedFrom.some((each) => 'installed' in each);
-
-/** `2019` is its first day, at noon: so it is the same day wherever it is told. What is no date is none. */
-export function dayOf(installed: string | undefined): string | undefined {
-  const [, year, month = '01', day = '01'] =
-    /^(\d{4})(?:-(\d{2}))?(?:-(\d{2}))?$/.exec(installed?.trim() ?? '') ?? [];
-  if (year === undefined) return undefined;
-  const time = Date.parse(`${year}-${month}-${day}T12:00:00Z`);
-  return Number.isNaN(time) ? undefined : new Date(time).toISOString();
-}
 
 const daysAfter = (iso: string, days: number) => new Date(Date.parse(iso) + days * 86_400_000);
 

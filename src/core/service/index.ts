@@ -7,5 +7,6 @@
 
 export * from './due';
 export * from './history';
+export * from './installed';
 export * from './intervals';
 export * from './last-served';

@@ -9,6 +9,7 @@ import {
 } from '@/core/appliances';
 import type { KnownUnitChoice } from '@/server/known-units';
 import { fromKept, parseReading, shownUnit, unitOf, type UnitSystem } from '@/core/quantities';
+import { installedProblem } from '@/core/service/installed';
 
 /** Everything typed on the call screen: one draft, so that a reload loses nothing. */
 export interface CallDraft {
@@ -94,6 +95,8 @@ export function problemsOf(
   if (isKnown) return problems;
   if (draft.customer.trim() === '') problems.customer = 'Who is it for? A name is enough.';
   if (draft.address.trim() === '') problems.address = 'Where is it? A street is enough.';
+  const installed = installedProblem(draft.installed, new Date());
+  if (installed) problems.installed = installed;
   for (const field of askedFields(family.plateFields, draft.plate)) {
     if (field.kind !== 'number') continue;
     const problem = problemOf(field, textOf(family.plateFields, draft.plate, field.key), system);

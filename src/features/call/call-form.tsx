@@ -31,6 +31,16 @@ interface CallFormProps {
   readonly timeZone: string;
 }
 
+/** As much as is kept of each. */
+const mostCharacters: Readonly<Record<TextKey, number>> = {
+  customer: 200,
+  address: 400,
+  make: 100,
+  model: 100,
+  serial: 100,
+  installed: 20,
+};
+
 const usualUnit = { unit: { family: familyList[0]!.id, plate: {} } };
 
 /** A new call: the complaint, the questions that split the field, who, where, and the rating plate. */
@@ -67,7 +77,11 @@ function OpenCallForm({ system, timeZone }: CallFormProps) {
     setProblems(found);
     const first = Object.keys(found)[0];
     if (first) {
-      document.getElementById(`field-${first}`)?.focus();
+      const field = document.getElementById(`field-${first}`);
+      // What is tucked away is opened: what is wrong in it would not be seen.
+      const tucked = field?.closest('details');
+      if (tucked) tucked.open = true;
+      field?.focus();
       return;
     }
     setSending(true);
@@ -202,7 +216,7 @@ function NewUnitFields({
         id={`field-${key}`}
         className="field"
         value={draft[key]}
-        maxLength={200}
+        maxLength={mostCharacters[key]}
         aria-invalid={problems[key] !== undefined}
         aria-describedby={problems[key] ? `problem-${key}` : undefined}
         onChange={(event) => set({ [key]: event.target.value })}
