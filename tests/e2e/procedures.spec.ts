@@ -572,7 +572,14 @@ test(
     await months.fill('0');
     await page.getByRole('button', { name: 'Keep' }).click();
     await expect(page.getByText('1 to 240 whole months.')).toBeVisible();
+    await expect(months).toBeFocused();
     await months.fill('18');
+    const hour = page.locator('#service-hour');
+    await hour.fill('1,250');
+    await page.getByRole('button', { name: 'Keep' }).click();
+    await expect(page.getByText(/nothing between the thousands/)).toBeVisible();
+    await expect(hour).toBeFocused();
+    await hour.fill('');
     await page.getByRole('button', { name: 'Keep' }).click();
     await expect(page.getByText('Kept. What is due has been worked out anew.')).toBeVisible();
     await page.reload();

@@ -130,6 +130,35 @@ describe('what an analyser printed', () => {
     });
   });
 
+  it.each([
+    ['CO 1,234 ppm', 1234],
+    ['CO 1.234 ppm', 1234],
+    ['CO 1 234 ppm', 1234],
+    ["CO: 1'234 ppm", 1234],
+    ['CO 38.5 ppm', 38.5],
+    ['CO 0.123 ppm', 0.123],
+    ['CO 12345 ppm', 12345],
+    ['CO >4000 ppm', 4000],
+    ['CO: > 4000 ppm', 4000],
+  ])('%s is never a little of carbon monoxide where it is much', (line, ppm) => {
+    const { figures } = readPrintout([[line]], 'metric');
+    expect(printedValues(figures)).toEqual({ carbonMonoxide: { ppm } });
+    const [label, ...rest] = line.split(/:? /);
+    const beside = readPrintout([[label!, rest.slice(0, -1).join(' '), 'ppm']], 'metric');
+    expect(printedValues(beside.figures)).toEqual({ carbonMonoxide: { ppm } });
+  });
+
+  it('takes a share for what it is, whichever way it is printed', () => {
+    const said = (line: string, key: 'carbonMonoxide' | 'oxygen') => {
+      const { figures } = readPrintout([[line]], 'metric');
+      // The unit is another than such a figure has: nobody guesses, somebody says.
+      expect(figures[0]!.key).toBeUndefined();
+      return printedValues([{ ...figures[0]!, key }])[key];
+    };
+    expect(said('CO 0.12 %', 'carbonMonoxide')).toEqual({ ppm: 1200 });
+    expect(said('O2 47000 ppm', 'oxygen')).toEqual({ percent: 4.7 });
+  });
+
   it('is read from titles above rows, the last unless another is asked for', () => {
     const rows = [
       ['Time', 'CO2 [%]', 'CO [ppm]', 'Flue temp [°C]', 'Ambient temp [°C]'],

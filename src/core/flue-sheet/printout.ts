@@ -51,16 +51,21 @@ export function readPrintout(
   return { figures: inDegrees(onceEach(beside), system), rowCount: beside.length > 0 ? 1 : 0 };
 }
 
+/** A number as it is printed: more than a cell can read, it is at least that; its thousands perhaps parted by a space or a stroke. */
+const printed = String.raw`(?:[>≥]\s*)?[-+]?(?:\d{1,3}(?:[ '’\u00a0\u202f]\d{3})+|\d+)(?:[.,]\d+)?`;
+const lineOnPaper = new RegExp(String.raw`^(.*?\S)[\s:=]+(${printed})\s*(\S{1,4})?$`);
+const numberAndUnit = new RegExp(String.raw`^(${printed})\s*(\S{0,4})$`);
+const numberAlone = new RegExp(`^${printed}$`);
+/** Parts of a million are counted in whole ones: "1,234" of them are a thousand and more, not one and a bit. */
+const thousandsOfMillionths = /^(?:[>≥]\s*)?[-+]?[1-9]\d{0,2}[.,]\d{3}$/;
+
 /** A line with words, a number, and perhaps its unit. */
 function figureOfLine(cells: readonly string[]): PrintedFigure[] {
   const trimmed = cells.map((cell) => cell.trim()).filter((cell) => cell !== '');
   // One cell: "O2  4.7 %", as it is printed on paper.
-  const parts =
-    trimmed.length === 1
-      ? (/^(.*?\S)[\s:=]+([-+]?\d+(?:[.,]\d+)?)\s*(\S{1,4})?$/.exec(trimmed[0]!)?.slice(1) ?? [])
-      : trimmed;
+  const parts = trimmed.length === 1 ? (lineOnPaper.exec(trimmed[0]!)?.slice(1) ?? []) : trimmed;
   const [label, text = '', unit = ''] = parts;
-  const match = /^([-+]?\d+(?:[.,]\d+)?)\s*(\S{0,4})$/.exec(text);
+  const match = numberAndUnit.exec(text);
   if (!label || !match || numberOf(label) !== undefined) return [];
   return [figureOf(label, match[1]!, match[2] || unit)];
 }
@@ -123,7 +128,9 @@ const inDegrees = (figures: readonly PrintedFigure[], system: UnitSystem): Print
 
 function numberOf(text: string): number | undefined {
   const plain = text.trim();
-  return /^[-+]?\d+([.,]\d+)?$/.test(plain) ? Number(plain.replace(',', '.')) : undefined;
+  return numberAlone.test(plain)
+    ? Number(plain.replace(/[>≥\s'’]/g, '').replace(',', '.'))
+    : undefined;
 }
 
 function unitOf(text: string): PrintedUnit | undefined {
@@ -158,25 +165,31 @@ function keyOf(label: string): PrintedKey | undefined {
   return undefined;
 }
 
+const millionthsInPercent = 10_000;
+
 type PrintedValue =
   { readonly percent: number } | { readonly ppm: number } | { readonly celsius: number };
 
 /** The values of an entry, by what its figures were said to be. */
 export function printedValues(figures: readonly PrintedFigure[]): Record<string, PrintedValue> {
   const values: Record<string, PrintedValue> = {};
-  for (const { key, number, unit } of figures) {
-    if (key !== undefined) values[key] = valueOf(printedKeys[key], number, unit);
+  for (const figure of figures) {
+    if (figure.key !== undefined) values[figure.key] = valueOf(printedKeys[figure.key], figure);
   }
   return values;
 }
 
 function valueOf(
   kind: (typeof printedKeys)[PrintedKey],
-  number: number,
-  unit: PrintedUnit | undefined,
+  { number, text, unit }: PrintedFigure,
 ): PrintedValue {
-  if (kind === 'percent') return { percent: number };
-  if (kind === 'ppm') return { ppm: number };
+  // A share is a share, whichever way it is printed: 0.12 % of carbon monoxide are 1200 ppm.
+  if (kind === 'percent')
+    return { percent: unit === 'ppm' ? number / millionthsInPercent : number };
+  if (kind === 'ppm') {
+    if (unit === 'percent') return { ppm: Math.round(number * millionthsInPercent) };
+    return { ppm: thousandsOfMillionths.test(text) ? Math.round(number * 1000) : number };
+  }
   const celsius = unit === 'fahrenheit' ? ((number - 32) * 5) / 9 : number;
   return { celsius: Math.round(celsius * 100) / 100 };
 }

@@ -9,6 +9,7 @@ import { radiatorKindWords } from '@/features/record/balancing-words';
 import type { JobRecord } from '@/features/record/use-job-record';
 import { useDraft } from '@/features/record/use-draft';
 import { NumberField, typedNumber } from '@/features/record/number-field';
+import { openTucked } from '@/ui/open-tucked';
 
 const sizes = { height: [150, 2600], width: [150, 6000] } as const;
 const watts = [50, 15_000] as const;
@@ -91,6 +92,9 @@ export function RadiatorForm({
       aria-label={changed ? `${changed.room}, described anew` : 'One radiator more'}
       onSubmit={(event) => {
         event.preventDefault();
+        for (const each of event.currentTarget.querySelectorAll('[aria-invalid="true"]')) {
+          openTucked(each);
+        }
         void enter();
       }}
     >

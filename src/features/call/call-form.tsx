@@ -10,6 +10,7 @@ import { KeptNote } from '@/features/device/kept-note';
 import { JobFamily, useFamily, useFamilyNamed } from '@/features/record/family-context';
 import { usePresentTechnician } from '@/features/record/technician-context';
 import { useDraft } from '@/features/record/use-draft';
+import { openTucked } from '@/ui/open-tucked';
 import { PageBar } from '@/ui/page-bar';
 import {
   problemsOf,
@@ -78,9 +79,7 @@ function OpenCallForm({ system, timeZone }: CallFormProps) {
     const first = Object.keys(found)[0];
     if (first) {
       const field = document.getElementById(`field-${first}`);
-      // What is tucked away is opened: what is wrong in it would not be seen.
-      const tucked = field?.closest('details');
-      if (tucked) tucked.open = true;
+      openTucked(field);
       field?.focus();
       return;
     }

@@ -32,15 +32,20 @@ export function FirmService({
   const save = async () => {
     setSaid(undefined);
     const wrong: Record<string, string> = {};
-    const own = numbersOf(months, (id, value) => {
-      if (!Number.isInteger(value) || value < 1 || value > 240)
-        wrong[id] = '1 to 240 whole months.';
+    const own = numbersOf(months, wholeNumber, (id, value) => {
+      if (!(value >= 1 && value <= 240)) wrong[id] = '1 to 240 whole months.';
     });
-    const asks = numbersOf(money, (id, value) => {
-      if (!(value >= 0 && value <= 1e6)) wrong[id] = 'A price of nought or more.';
+    const asks = numbersOf(money, sum, (id, value) => {
+      if (!(value >= 0 && value <= 1e6)) {
+        wrong[id] = 'A price of nought or more, with nothing between the thousands: 1250.50.';
+      }
     });
     setProblems(wrong);
-    if (Object.keys(wrong).length > 0) return;
+    const [first] = Object.keys(wrong);
+    if (first !== undefined) {
+      document.getElementById(`service-${first}`)?.focus();
+      return;
+    }
     try {
       const response = await fetch('/api/firm/service', {
         method: 'PUT',
@@ -113,6 +118,7 @@ export function FirmService({
 }
 
 function Field({
+  id,
   title,
   note,
   usual,
@@ -138,17 +144,19 @@ function Field({
           {note && <span className="block text-small text-ink-2">{note}</span>}
         </span>
         <input
+          id={`service-${id}`}
           className="field w-28 text-right"
           inputMode="decimal"
           placeholder={usual}
           value={text}
           aria-invalid={problem !== undefined}
+          aria-describedby={problem === undefined ? undefined : `service-problem-${id}`}
           onChange={(event) => onChange(event.target.value)}
         />
         <span className="w-14 text-small text-ink-2">{unit}</span>
       </label>
       {problem && (
-        <p role="alert" className="font-medium">
+        <p id={`service-problem-${id}`} role="alert" className="font-medium">
           {problem}
         </p>
       )}
@@ -159,16 +167,21 @@ function Field({
 const textsOf = (numbers: Readonly<Record<string, number>>): Record<string, string> =>
   Object.fromEntries(Object.entries(numbers).map(([id, each]) => [id, String(each)]));
 
-/** What is typed; an empty field says nothing. */
+const wholeNumber = /^\d+$/;
+/** A comma or a point before the hundredths alone: "1,250" may be a thousand or one and a quarter. */
+const sum = /^\d+([.,]\d{1,2})?$/;
+
+/** What is typed; an empty field says nothing, and what has not the form is no number. */
 function numbersOf(
   texts: Readonly<Record<string, string>>,
+  form: RegExp,
   check: (id: string, value: number) => void,
 ): Record<string, number> {
   return Object.fromEntries(
     Object.entries(texts)
       .filter(([, text]) => text.trim() !== '')
       .map(([id, text]) => {
-        const value = Number(text.trim().replace(',', '.'));
+        const value = form.test(text.trim()) ? Number(text.trim().replace(',', '.')) : NaN;
         check(id, value);
         return [id, value];
       }),
