@@ -76,7 +76,10 @@ export function parseReading(text: string, context: ParseContext): ParsedReading
       instead: 'Type it without the comma.',
     };
   }
-  const value = toKept(Number(number.replace(',', '.').replace(/[\s']/g, '')), unit);
+  // "12 12" are two readings that ran together, not a thousand and more.
+  const isOne = !/[\s']/.test(number) || inThousands.test(number);
+  const plain = isOne ? Number(number.replace(',', '.').replace(/[\s']/g, '')) : NaN;
+  const value = toKept(plain, unit);
   const problem = outOfReach(value, context.quantity);
   if (problem) return { kind: 'problem', message: problem };
   if (
@@ -103,6 +106,9 @@ const overRangeSign = /^(?:O\.?L\.?|0\.?L\.?|over(?:load| ?range)?|open|∞|inf(
 const numberThenUnit =
   /^(?<number>[+-]?(?:\d[\d.,'\s]*\d|\d)(?:[.,])?(?:e[+-]?\d+)?|[+-]?[.,]\d+)\s*(?<unit>[^\d\s.,+-].*)?$/i;
 
+/** Every three figures parted, and nothing else. */
+const inThousands = /^[+-]?\d{1,3}(?:[\s']\d{3})+(?:[.,]\d*)?(?:e[+-]?\d+)?$/i;
+
 function overRange(quantity: Quantity): ParsedReading {
   return quantityTable[quantity].goesOver
     ? { kind: 'over-range' }
@@ -117,16 +123,28 @@ function findUnit(text: string, quantity: Quantity): Unit | undefined {
   return (
     ofQuantity.find((each) => each.spellings.includes(text)) ??
     ofQuantity.find((each) =>
-      each.spellings.some((spelling) => spelling.toLowerCase() === text.toLowerCase()),
+      each.spellings.some((spelling) => isSameSpelling(spelling, text) && !isMilli(text, spelling)),
     )
   );
 }
 
+const isSameSpelling = (one: string, other: string) => one.toLowerCase() === other.toLowerCase();
+
+/** `m` is a thousandth where `M` is a million: twelve milliohms are no twelve megohms. */
+const isMilli = (text: string, spelling: string) =>
+  text.startsWith('m') && spelling.startsWith('M');
+
 function wrongUnit(text: string, quantity: Quantity): ParsedReading {
   const other = units.find((each) =>
-    each.spellings.some((spelling) => spelling.toLowerCase() === text.toLowerCase()),
+    each.spellings.some((spelling) => isSameSpelling(spelling, text)),
   );
   const wanted = quantityTable[quantity].askedIn;
+  if (other?.quantity === quantity) {
+    return {
+      kind: 'problem',
+      message: `"${text}" begins with the m of a thousandth; a million has a large M. This reading is in ${wanted}.`,
+    };
+  }
   return {
     kind: 'problem',
     message: other

@@ -40,6 +40,12 @@ describe('what a person types', () => {
     ['0', 0],
     ['.5', 0.5],
     ['2 MΩ', 2e6],
+    ['2M', 2e6],
+    ['2 meg', 2e6],
+    ['2 MEG', 2e6],
+    ["2'100'000", 2.1e6],
+    ['2 100 000', 2.1e6],
+    ['4 K', 4000],
     ['1.0', 1],
     ['1 ohm', 1],
   ])('%s is %d Ω', (text, value) => {
@@ -86,6 +92,12 @@ describe('what a person types', () => {
     ['12 parsecs', /no unit/],
     ['', /Nothing is typed/],
     ['1.2.3', /not one number/],
+    ['12 12', /not one number/],
+    ['1 23', /not one number/],
+    ["1'2345", /not one number/],
+    ['12m', /thousandth/],
+    ['12 mΩ', /thousandth/],
+    ['12 mohm', /thousandth/],
     ['--', /not a number/],
   ])('refuses %j and says why', (text, message) => {
     const parsed = parseReading(text, ohms);
