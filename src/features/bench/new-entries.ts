@@ -1,8 +1,14 @@
 import type { AccessStep, ApplianceFamily } from '@/core/appliances';
-import type { Entry, JobFile, LiftedEnd, Value } from '@/core/job-file';
+import {
+  entryFinder,
+  type Entry,
+  type JobFile,
+  type LiftedEnd,
+  type ReadingEntry,
+  type Value,
+} from '@/core/job-file';
 import { keyOfQuantity, numberOf, type ParsedReading } from '@/core/quantities';
 import type { NewEntry } from '@/features/record/use-job-record';
-import { readOnce } from '@/features/record/read-once';
 import { needleOf } from './reading-display';
 
 /** What the bench's keys and steps become in the logbook. */
@@ -71,13 +77,24 @@ export function withLifted(entry: NewEntry, lifted: readonly LiftedEnd[]): NewEn
   return { ...entry, state: { ...entry.state, lifted: [...lifted] } };
 }
 
+/** The last reading of a check that counts. The logbook is not gone through for it: the bench draws at every entry. */
+function lastReading(entries: readonly Entry[], check: string): ReadingEntry | undefined {
+  const isOfCheck = (each: Entry | null): each is ReadingEntry =>
+    each?.kind === 'reading' && each.check === check;
+  if (!entries.some((each) => each.kind === 'correction')) return entries.findLast(isOfCheck);
+  const find = entryFinder(entries);
+  for (const each of entries.filter(isOfCheck).reverse()) {
+    const now = find(each.id)?.now ?? null;
+    if (isOfCheck(now)) return now;
+  }
+  return undefined;
+}
+
 /** The earlier result of a check that is taken again, as it counts: corrected, and not one that was struck. */
 export function earlierNeedle(family: ApplianceFamily, job: JobFile, check: string) {
-  const earlier = readOnce(job.entries, family).walked.findLast(
-    ({ entry }) => entry.kind === 'reading' && entry.check === check,
-  )?.entry;
+  const earlier = lastReading(job.entries, check);
   const { quantity } = family.check(check);
-  if (earlier?.kind !== 'reading' || !earlier.value || !quantity) return undefined;
+  if (!earlier?.value || !quantity) return undefined;
   const kept = numberOf(earlier.value, quantity);
   return needleOf(
     earlier.value.overRange

@@ -31,7 +31,9 @@ export function Closing({ record, answer }: { record: JobRecord; answer: BenchAn
   const [askedOn] = useState(() => Date.now());
   const isOver = isClosed(state.status);
   const isRepaired = state.repairsDone.length > 0;
-  const recheckBy = recheck && new Date(askedOn + recheck.days * 86_400_000).toISOString();
+  const daysFrom = (at: number) =>
+    recheck && new Date(at + recheck.days * 86_400_000).toISOString();
+  const recheckBy = daysFrom(askedOn);
 
   const close = async (status: Closed) => {
     const given = reason.trim();
@@ -46,7 +48,8 @@ export function Closing({ record, answer }: { record: JobRecord; answer: BenchAn
       status,
       ...(given ? { reason: given } : {}),
       ...(status === 'closed-repaired' ? { next: nextProof(job) } : {}),
-      ...(status !== 'waiting-for-part' && recheckBy ? { recheckBy } : {}),
+      // From now: the page may have been opened the day before.
+      ...(status !== 'waiting-for-part' && recheck ? { recheckBy: daysFrom(Date.now()) } : {}),
     });
     if (isKept) setReason('');
     else setProblem('Not closed: neither this device nor the server has it. See above.');
