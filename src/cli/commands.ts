@@ -1,4 +1,5 @@
 import { familyOfJob, PlateError } from '../core/appliances/all';
+import { checkedPlateOf } from '../core/appliances/checked-plate';
 import {
   catalogueOf,
   diagnoseJob,
@@ -47,14 +48,17 @@ export function expectIn(text: string, check: string): Outcome {
       ],
     };
   }
-  return answered(
-    () => expectCheck(diagnoseJob(read.job, { depth: 'one-step' }), check),
-    read.warnings,
-  );
+  return answered(() => {
+    checkedPlateOf(familyOfJob(read.job), read.job);
+    return expectCheck(diagnoseJob(read.job, { depth: 'one-step' }), check);
+  }, read.warnings);
 }
 
 const answerFor = (job: JobFile, warnings: readonly JobFileProblem[]): Outcome =>
-  answered(() => diagnoseJob(job).answer, warnings);
+  answered(() => {
+    checkedPlateOf(familyOfJob(job), job);
+    return diagnoseJob(job).answer;
+  }, warnings);
 
 function answered(
   answer: () => Diagnosis | Expectation | undefined,

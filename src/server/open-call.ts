@@ -1,5 +1,6 @@
 import { v7 as newId, validate as isUuid } from 'uuid';
 import { familyOf, PlateError, type ApplianceFamily } from '../core/appliances/all';
+import { checkedPlateOf } from '../core/appliances/checked-plate';
 import { validatePlate, validateServices } from '../core/job-file/generated/validators';
 import {
   complaintProblems,
@@ -240,7 +241,7 @@ function checkedPlate(
     );
   }
   try {
-    family.plateOf({ unit: { family: family.id, plate }, site: services });
+    checkedPlateOf(family, { unit: { family: family.id, plate }, site: services });
   } catch (error) {
     if (!(error instanceof PlateError)) throw error;
     throw new Refused([{ pointer: error.pointer.replace('/unit', ''), message: error.message }]);

@@ -1,5 +1,6 @@
 import { v7 as newId } from 'uuid';
 import { familyOfJob, PlateError } from '../core/appliances/all';
+import { checkedPlateOf } from '../core/appliances/checked-plate';
 import { catalogueOf } from '../core/job-diagnosis';
 import {
   foldEntries,
@@ -98,7 +99,7 @@ function gapOf(entries: readonly Entry[], { status }: JobState, now: string): En
 /** Why the family cannot work with the plate. */
 function plateProblem(job: JobFile): JobFileProblem | undefined {
   try {
-    familyOfJob(job).plateOf(job);
+    checkedPlateOf(familyOfJob(job), job);
     return undefined;
   } catch (error) {
     if (!(error instanceof PlateError)) throw error;

@@ -1,3 +1,4 @@
+import type { JobFile } from '../core/job-file';
 import { performance } from 'node:perf_hooks';
 import { setTimeout as pause } from 'node:timers/promises';
 import { applicationDatabase, connectAhead, DatabaseUnavailable } from '../database/client';
@@ -35,17 +36,27 @@ export async function warmUp(): Promise<void> {
     }
     for (const job of jobs) {
       await quiet();
-      // In a thread of its own, which leaves them on the disk: a plate takes seconds, and no page is to wait behind it.
-      await inThread('warming', (service) => service.tablesFor(job));
-      await inThread('answers', (service) =>
-        service.firstAnswer(job, undefined, new Date().toISOString()),
-      );
+      await warmJob(job);
     }
   } catch (error) {
     // The page that needs the tables fills them, and says what is wrong with the database.
     if (!(error instanceof DatabaseUnavailable)) logFault('warming up failed', error);
   } finally {
     await endThread('warming');
+  }
+}
+
+/** One that cannot be worked out leaves the others to be warmed. */
+async function warmJob(job: JobFile): Promise<void> {
+  try {
+    // In a thread of its own, which leaves them on the disk: a plate takes seconds, and no page is to wait behind it.
+    await inThread('warming', (service) => service.tablesFor(job));
+    await inThread('answers', (service) =>
+      service.firstAnswer(job, undefined, new Date().toISOString()),
+    );
+  } catch (error) {
+    if (error instanceof DatabaseUnavailable) throw error;
+    logFault('a job could not be warmed', error);
   }
 }
 

@@ -37,6 +37,10 @@ type PlateValue = Readonly<Record<string, unknown>>;
 export const neededNumber = (plate: Plate, field: NumberField): number =>
   plateNumber(plate, { ...field, isOptional: false }, field.range)!;
 
-/** The same of one that may be silent. */
-export const saidNumber = (plate: Plate, field: NumberField): number | undefined =>
-  plateNumber(plate, field, field.range);
+/** The same of one that may be silent: said in another unit, it says nothing. */
+export function saidNumber(plate: Plate, field: NumberField): number | undefined {
+  const [key, unit] = field.pointer.split('/').slice(-2) as [string, string];
+  const said = plate[key];
+  const isSaid = said !== null && typeof said === 'object' && Object.hasOwn(said, unit);
+  return isSaid ? plateNumber(plate, field, field.range) : undefined;
+}

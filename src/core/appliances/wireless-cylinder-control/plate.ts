@@ -2,7 +2,6 @@ import type { JobFile } from '../../job-file/generated/job-types';
 import { choiceField, chosenText } from '../gas-fired/plate';
 import { lineVoltOf } from '../kit/line-volt';
 import type { NumberField, PlateField } from '../kit/plate-field';
-import { saidNumber } from '../kit/plate-number';
 
 /** What is said of a wireless control and its cylinder. */
 export interface WirelessPlate {
@@ -51,7 +50,7 @@ export const plateFields: readonly PlateField[] = [
 export function plateOf({ unit: { plate } }: Pick<JobFile, 'unit'>): WirelessPlate {
   return {
     lineVolt: lineVoltOf(plate.rated?.volt, 'control'),
-    cylinderLitre: saidNumber(plate, volume) ?? usualLitre,
+    cylinderLitre: plate.volume?.litre ?? usualLitre,
     arrangement: chosenText(plate, arrangement) as WirelessPlate['arrangement'],
   };
 }
