@@ -1,5 +1,4 @@
-import { familyOfJob, PlateError } from '../core/appliances/all';
-import { checkedPlateOf } from '../core/appliances/checked-plate';
+import { checkedPlateOf, familyOfJob, PlateError } from '../core/appliances/all';
 import {
   catalogueOf,
   diagnoseJob,

@@ -1,6 +1,5 @@
 import { v7 as newId, validate as isUuid } from 'uuid';
-import { familyOf, PlateError, type ApplianceFamily } from '../core/appliances/all';
-import { checkedPlateOf } from '../core/appliances/checked-plate';
+import { checkedPlateOf, familyOf, PlateError, type ApplianceFamily } from '../core/appliances/all';
 import { validatePlate, validateServices } from '../core/job-file/generated/validators';
 import {
   complaintProblems,

@@ -1,6 +1,5 @@
 import { v7 as newId } from 'uuid';
-import { familyOfJob, PlateError } from '../core/appliances/all';
-import { checkedPlateOf } from '../core/appliances/checked-plate';
+import { checkedPlateOf, familyOfJob, PlateError } from '../core/appliances/all';
 import { catalogueOf } from '../core/job-diagnosis';
 import {
   foldEntries,

@@ -11,6 +11,7 @@ import { wirelessCylinderControl } from './wireless-cylinder-control';
 /** Every family at once: for the server, the command line and the tests. A page of the browser loads those that it needs. */
 
 export * from './index';
+export { checkedPlateOf } from './checked-plate';
 
 export const families = [
   electricStorageTwoElement,

@@ -2,8 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { emptyJob } from '../../../tests/plates';
 import { sampleUnit } from '../../../tests/sample-unit';
 import { readJobFile, type JobFile } from '../job-file';
-import { families, PlateError } from './all';
-import { checkedPlateOf } from './checked-plate';
+import { checkedPlateOf, families, PlateError } from './all';
 import { familyList, familyOf, familyOfJob, loadFamily } from '.';
 
 const own = '/unit/plate/';
