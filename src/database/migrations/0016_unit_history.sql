@@ -7,6 +7,6 @@ GRANT UPDATE (circumstances) ON units TO ohmmeter_app;
 CREATE OR REPLACE FUNCTION serve_first_firm(firm uuid) RETURNS void
   LANGUAGE sql VOLATILE SECURITY DEFINER SET search_path = pg_catalog, public
   AS $$
-    LOCK TABLE public.served_firms IN SHARE ROW EXCLUSIVE MODE;
+    SELECT pg_catalog.pg_advisory_xact_lock(pg_catalog.hashtext('serve_first_firm'));
     INSERT INTO public.served_firms SELECT firm WHERE NOT EXISTS (SELECT FROM public.served_firms);
   $$;
