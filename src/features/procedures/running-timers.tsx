@@ -72,9 +72,9 @@ export function RunningTimers({
     return procedure ? [{ run, procedure, timer, phase }] : [];
   });
   const left = ({ timer }: (typeof clocks)[number]) =>
-    timer ? timer.leastSeconds - elapsedSeconds(timer, now) : Infinity;
+    timer ? timer.leastSeconds - elapsedSeconds(timer, now) : Number.MAX_SAFE_INTEGER;
   const first = [...clocks].sort(
-    (one, other) => urgency(one.phase) - urgency(other.phase) || (left(one) < left(other) ? -1 : 1),
+    (one, other) => urgency(one.phase) - urgency(other.phase) || left(one) - left(other),
   );
   const shown = first.slice(0, mostShown).map(({ run, procedure, timer, phase }) => {
     return (
